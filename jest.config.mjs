@@ -1,0 +1,35 @@
+const swc = (tsx) => [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      keepClassNames: true,
+      parser: { syntax: 'typescript', tsx, decorators: true },
+      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+    },
+    module: { type: 'commonjs' },
+    sourceMaps: 'inline',
+  },
+];
+
+// node_modules are turned to CommonJS too: several libraries are ES modules only.
+const project = (displayName, rootDir, extra = {}) => ({
+  displayName,
+  rootDir,
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+  transform: { '\\.m?[jt]sx?$': swc(displayName === 'web') },
+  transformIgnorePatterns: [],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'] },
+  testEnvironmentOptions: { customExportConditions: ['bunkhouse-source', 'node', 'node-addons'] },
+  ...extra,
+});
+
+export default {
+  projects: [
+    project('core', 'packages/core'),
+    project('api', 'packages/api'),
+    project('demo', 'demo'),
+    project('server', 'apps/server'),
+    project('web', 'apps/web'),
+  ],
+};

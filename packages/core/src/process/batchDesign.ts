@@ -1,0 +1,88 @@
+import type { Product } from '../cure/product.js';
+import type { RuleSetId } from '../cure/ruleSet.js';
+import type { CureMix } from '../ingredients/cureMix.js';
+import { thicknessMm, type Section } from '../section/section.js';
+import { InputError } from '../inputError.js';
+import { requireNumber } from '../units/require.js';
+import { SCHOOLS, type SchoolKind } from './step.js';
+
+export interface Piece {
+  /** A, B, C … */
+  code: string;
+  greenG: number;
+  section: Section;
+  lengthMm: number;
+}
+
+/** How the brine meets the meat. Water in g; percents of the pump are of green weight, of the pickle w/w of the brine. */
+export type School =
+  | { kind: 'equilibrium'; waterG: number }
+  | {
+      kind: 'pumpAndCover';
+      /** water of the cover brine */
+      waterG: number;
+      pumpPercent: number;
+      /** 0 where the piece is not pumped again half-way */
+      repumpPercent: number;
+      pickleSaltPercent: number;
+      syringeML: number;
+      spacingMm: number;
+    };
+
+/** What a cook decides before a batch starts. Everything else follows from this, the process and the log. */
+export interface BatchDesign {
+  product: Product;
+  pieces: Piece[];
+  school: School;
+  /** % of meat + water at the end, the salt in the cure counted */
+  saltPercent: number;
+  /** % of meat + water */
+  sugarPercent: number;
+  /** ingoing nitrite aimed at, ppm */
+  nitritePpm: number;
+  cure: CureMix;
+  ruleSet: Exclude<RuleSetId, 'house'>;
+  cureDays: number;
+  /** smallest steps of the two scales, g */
+  meatScaleStepG: number;
+  cureScaleStepG: number;
+  /** ISO instant of the first job */
+  startsAt: string;
+}
+
+/** Thicker than this a piece is pumped, by default [T], mm. */
+export const PUMP_ABOVE_MM = 70;
+
+export const MOST_PIECES = 12;
+
+/**
+ * Structural checks of a design, beyond the types.
+ *
+ * @throws InputError at the first fault
+ */
+export function requireDesign(design: BatchDesign): BatchDesign {
+  if (design.pieces.length === 0) throw new InputError('pieces', 'Weigh at least one piece.');
+  if (design.pieces.length > MOST_PIECES) throw new InputError('pieces', `At most ${MOST_PIECES} pieces go into one batch.`);
+  const codes = new Set<string>();
+  design.pieces.forEach((piece, i) => {
+    requireNumber(`pieces.${i}.greenG`, piece.greenG, { min: 100, max: 60000, unit: 'g' });
+    requireNumber(`pieces.${i}.lengthMm`, piece.lengthMm, { min: 30, max: 1500, unit: 'mm' });
+    requireNumber(`pieces.${i}.section`, thicknessMm(piece.section), { min: 5, max: 400, unit: 'mm' });
+    if (codes.has(piece.code)) throw new InputError(`pieces.${i}.code`, `Two pieces are called ${piece.code}.`);
+    codes.add(piece.code);
+  });
+  if (!SCHOOLS.includes(design.school.kind)) throw new InputError('school', 'Choose how the brine meets the meat.');
+  requireNumber('cureDays', design.cureDays, { min: 1, max: 60, unit: 'days' });
+  if (!Number.isFinite(Date.parse(design.startsAt))) throw new InputError('startsAt', 'The start needs a date and a time.');
+  return design;
+}
+
+export const designGreenG = (design: BatchDesign): number => design.pieces.reduce((sum, piece) => sum + piece.greenG, 0);
+
+/** Thickest piece, mm. */
+export const thickestMm = (design: BatchDesign): number => Math.max(...design.pieces.map((piece) => thicknessMm(piece.section)));
+
+/** Whether the school pumps, and a second time half-way. */
+export const repumps = (school: School): boolean => school.kind === 'pumpAndCover' && school.repumpPercent > 0;
+
+export const schoolKind = (design: BatchDesign): SchoolKind => design.school.kind;

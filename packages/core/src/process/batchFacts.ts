@@ -1,0 +1,117 @@
+import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
+import { equilibriumBrine } from '../brine/equilibriumBrine.js';
+import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
+import type { BatchDesign, Piece } from './batchDesign.js';
+import type { StepValues } from './logEntry.js';
+
+export type BrineId = 'brine' | 'pickle' | 'cover';
+
+export const BRINE_NAMES: Record<BrineId, string> = { brine: 'Brine', pickle: 'Pump pickle', cover: 'Cover brine' };
+
+/** Which step weighs which brine. */
+export const MIX_STEP_BRINE: Readonly<Record<string, BrineId>> = { mix: 'brine', 'mix-pickle': 'pickle', 'mix-cover': 'cover' };
+
+/** A brine to be mixed, or as it was. */
+export interface SheetBrine extends BrineWeights {
+  id: BrineId;
+  brineG: number;
+  /** true once it was weighed out */
+  weighed: boolean;
+}
+
+/** Before and after one pumping of a piece, g. */
+export interface Pumping {
+  beforeG: number;
+  pumpedG: number;
+}
+
+/** What is known of the meat and the brine: as weighed, else as planned. */
+export interface BatchFacts {
+  greenG: Record<string, number>;
+  greenWeighed: boolean;
+  brines: SheetBrine[];
+  /** by piece code, in order of time */
+  pumpings: Record<string, Pumping[]>;
+  /** whether another pumping is still planned */
+  repumpOpen: boolean;
+  pulledG: Record<string, number>;
+  packedG: number | null;
+}
+
+/** What the steps that are closed measured, by step id. */
+export type StepRecords = ReadonlyMap<string, StepValues>;
+
+/** Gathers the facts of a batch from its design and what its closed steps measured. */
+export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen: boolean): BatchFacts {
+  const byPiece = (step: string, name: string) => perPiece(design.pieces, records.get(step), name);
+  const weighed = byPiece('weigh', 'greenG');
+  const greenG = Object.fromEntries(design.pieces.map((piece) => [piece.code, weighed[piece.code] ?? piece.greenG]));
+  const first = byPiece('pump', 'pumpedG');
+  const before = byPiece('repump', 'beforeG');
+  const after = byPiece('repump', 'pumpedG');
+  const pumpings = Object.fromEntries(
+    design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]),
+  );
+  const packed = records.get('pack')?.packedG;
+  return {
+    greenG,
+    greenWeighed: records.has('weigh'),
+    brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(brine, records)),
+    pumpings,
+    repumpOpen,
+    pulledG: byPiece('pull', 'pulledG'),
+    packedG: typeof packed === 'number' ? packed : null,
+  };
+}
+
+/**
+ * The brines to mix for so much meat, in grams.
+ *
+ * @throws InputError when strength, pump and target contradict each other
+ */
+export function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
+  const { school, saltPercent, sugarPercent, nitritePpm, cure } = design;
+  if (school.kind === 'equilibrium') {
+    const brine = equilibriumBrine({ meatG: greenG, waterG: school.waterG, saltPercent, sugarPercent, nitritePpm, cure });
+    return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
+  }
+  const { pickle, cover } = pumpAndCoverBrines({
+    meatG: greenG,
+    coverWaterG: school.waterG,
+    pumpPercent: school.pumpPercent + school.repumpPercent,
+    pickleSaltPercent: school.pickleSaltPercent,
+    saltPercent,
+    sugarPercent,
+    nitritePpm,
+    cure,
+  });
+  return [
+    { id: 'pickle', waterG: pickle.waterG, ...pick(pickle), brineG: pickle.brineG, weighed: false },
+    { id: 'cover', waterG: cover.waterG, ...pick(cover), brineG: cover.brineG, weighed: false },
+  ];
+}
+
+const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ saltG, sugarG, cureG });
+
+function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
+  const step = Object.keys(MIX_STEP_BRINE).find((id) => MIX_STEP_BRINE[id] === planned.id);
+  const values = step === undefined ? undefined : records.get(step);
+  if (values === undefined) return planned;
+  const g = (name: keyof BrineWeights) => (typeof values[name] === 'number' ? values[name] : planned[name]);
+  const weights = { waterG: g('waterG'), saltG: g('saltG'), sugarG: g('sugarG'), cureG: g('cureG') };
+  return { id: planned.id, ...weights, brineG: brineWeight(weights), weighed: true };
+}
+
+function perPiece(pieces: readonly Piece[], values: StepValues | undefined, name: string): Record<string, number> {
+  const found: Record<string, number> = {};
+  for (const { code } of pieces) {
+    const value = values?.[`${name}:${code}`];
+    if (typeof value === 'number') found[code] = value;
+  }
+  return found;
+}
+
+const pumping = (beforeG: number | undefined, pumpedG: number | undefined): Pumping[] =>
+  beforeG === undefined || pumpedG === undefined ? [] : [{ beforeG, pumpedG }];
+
+export const sum = (byPiece: Record<string, number>): number => Object.values(byPiece).reduce((a, b) => a + b, 0);

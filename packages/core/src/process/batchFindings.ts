@@ -1,0 +1,123 @@
+import type { NitriteJudgement } from '../cure/judgeNitrite.js';
+import { PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
+import { sum, type BatchFacts } from './batchFacts.js';
+import type { BatchFigures } from './batchFigures.js';
+import { inWorking, type Figure } from './figure.js';
+import type { StandingEntry } from './logEntry.js';
+import type { Process } from './process.js';
+
+/** Something the cook must know: `stop` means that people get hurt, `warn` asks for thought, `note` informs. */
+export interface Finding {
+  level: 'stop' | 'warn' | 'note';
+  code: string;
+  message: string;
+}
+
+/** What a batch's figures say, worst first. */
+export function batchFindings(design: BatchDesign, process: Process, facts: BatchFacts, figures: BatchFigures, standing: readonly StandingEntry[] = []): Finding[] {
+  const found = [
+    ...nitriteFindings(design, facts, figures),
+    ...cureFindings(design, process),
+    ...saltFindings(figures.salt),
+    ...pumpFindings(design, facts, figures),
+    ...weightFindings(process, facts),
+    ...warmBrine(standing),
+  ];
+  const rank = { stop: 0, warn: 1, note: 2 };
+  return found.sort((a, b) => rank[a.level] - rank[b.level]);
+}
+
+function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: BatchFigures): Finding[] {
+  const { applies, judgement, lowestPumped } = nitrite;
+  const ppm = shown(applies);
+  if (judgement.verdict === 'over') {
+    return [{ level: 'stop', code: 'nitrite-over', message: `${ppm} ppm is over the limit of ${judgement.limit} ppm. ${remedy(design, facts, rightPpm(judgement), applies)}` }];
+  }
+  const found: Finding[] = [];
+  if (judgement.verdict === 'under') {
+    found.push({ level: 'warn', code: 'nitrite-under', message: `${ppm} ppm is under the floor of ${judgement.floor} ppm: it would look cured and not be protected. Aim at ${rightPpm(judgement)} ppm.` });
+  } else if (lowestPumped !== null && lowestPumped.value < judgement.floor) {
+    found.push({ level: 'warn', code: 'pump-under', message: `The needle put in only ${shown(lowestPumped)} ppm${pieceOf(lowestPumped)}, under the floor of ${judgement.floor} ppm. Pump again: the middle has only that until the cover reaches it.` });
+  }
+  if (judgement.verdict === 'ok' && applies.high > judgement.limit) {
+    found.push({ level: 'warn', code: 'doubt-over', message: `With the doubt of the scales it may be ${shown({ value: applies.high })} ppm, over the limit. Weigh the cure on a finer scale.` });
+  }
+  if (judgement.verdict === 'ok' && applies.low < judgement.floor) {
+    found.push({ level: 'warn', code: 'doubt-under', message: `With the doubt of the scales it may be ${shown({ value: applies.low })} ppm, under the floor. Weigh the cure on a finer scale.` });
+  }
+  return found;
+}
+
+/** What would be right: cure to weigh while nothing is mixed or pumped, else what to do with the meat. */
+function remedy(design: BatchDesign, facts: BatchFacts, target: number, applies: Figure): string {
+  const pumped = Object.values(facts.pumpings).some((pumpings) => pumpings.length > 0);
+  if (pumped && applies.id === 'nitrite-pumped') return 'Drain the piece, weigh it again and correct the weight. If it stays over, the meat must not be used.';
+  const brine = facts.brines.find((candidate) => candidate.id === (applies.id === 'nitrite-pumped' ? 'pickle' : candidate.id));
+  if (pumped || brine === undefined) return 'The meat must not go on in this brine.';
+  const rightG = (brine.cureG * target) / applies.value;
+  return `Right would be ${target} ppm: ${rightG.toFixed(1)} g of ${design.cure.name} instead of ${brine.cureG.toFixed(1)} g.`;
+}
+
+/** A dose that stands well inside the rules: three quarters of the limit, not under the floor. */
+const rightPpm = ({ floor, limit }: NitriteJudgement): number => Math.max(floor, Math.floor(limit * 0.75));
+
+const pieceOf = (figure: Figure): string => (figure.label.includes('piece') ? ` into ${figure.label.slice(figure.label.indexOf('piece'))}` : '');
+
+function cureFindings(design: BatchDesign, process: Process): Finding[] {
+  const days = process.cureDays[design.school.kind];
+  const found: Finding[] = [];
+  const thick = thickestMm(design);
+  if (design.school.kind === 'equilibrium' && thick > PUMP_ABOVE_MM) {
+    const message =
+      process.product === 'ham-bone-in'
+        ? `A ham ${Math.round(thick)} mm through does not cure to the bone without the needle: the middle may spoil first. Pump and cover it.`
+        : `At ${Math.round(thick)} mm the middle cures slowly: even only after weeks. Pump it, or give it ${days.usual} days and more.`;
+    found.push({ level: 'warn', code: 'thick-unpumped', message });
+  }
+  if (design.cureDays < days.shortest) {
+    found.push({ level: 'warn', code: 'cure-short', message: `${design.cureDays} days is shorter than the ${days.shortest} days that are usual at the least: the middle may not be cured.` });
+  }
+  if (design.cureDays > days.longest) {
+    found.push({ level: 'warn', code: 'cure-long', message: `${design.cureDays} days is longer than the ${days.longest} days that are usual at the most.` });
+  }
+  return found;
+}
+
+function saltFindings(salt: Figure): Finding[] {
+  if (salt.value > 3) return [{ level: 'note', code: 'salty', message: `${salt.value.toFixed(1)} % salt tastes salty to most: plan a soak.` }];
+  if (salt.value < 1.5) return [{ level: 'note', code: 'bland', message: `${salt.value.toFixed(1)} % salt tastes bland to most, and keeps less well.` }];
+  return [];
+}
+
+/** A pump off its plan by more than a fifth is worth a word. */
+const PUMP_OFF = 0.2;
+
+function pumpFindings(design: BatchDesign, facts: BatchFacts, figures: BatchFigures): Finding[] {
+  const { school } = design;
+  if (school.kind !== 'pumpAndCover') return [];
+  const planned = school.pumpPercent + school.repumpPercent;
+  return figures.pump.flatMap(({ code, percent, weighed }): Finding[] => {
+    if (!weighed || (facts.repumpOpen && percent.value >= planned * (1 - PUMP_OFF) && percent.value <= planned * (1 + PUMP_OFF))) return [];
+    if (percent.value < planned * (1 - PUMP_OFF)) {
+      return [{ level: 'warn', code: 'pump-low', message: `Piece ${code} took ${percent.value.toFixed(1)} % of ${planned} % planned. Pump it again.` }];
+    }
+    if (percent.value > planned * (1 + PUMP_OFF)) {
+      return [{ level: 'warn', code: 'pump-high', message: `Piece ${code} took ${percent.value.toFixed(1)} %, more than the ${planned} % planned. Drain it and weigh again; expect a longer soak.` }];
+    }
+    return [];
+  });
+}
+
+function weightFindings(process: Process, facts: BatchFacts): Finding[] {
+  const green = sum(facts.greenG);
+  if (!process.notAboveGreen || facts.packedG === null || facts.packedG <= green) return [];
+  return [{ level: 'note', code: 'above-green', message: `Packed weight is above green weight. ${process.name} may not be sold heavier than it was green in some places: check your own code.` }];
+}
+
+function warmBrine(standing: readonly StandingEntry[]): Finding[] {
+  const warm = standing.find((entry) => entry.kind === 'done' && entry.stepId === 'meat-in' && typeof entry.values.brineC === 'number' && entry.values.brineC > 4);
+  return warm === undefined ? [] : [{ level: 'note', code: 'warm-brine', message: `The meat went into brine above 4 °C. Reason kept: ${warm.reason ?? 'none'}` }];
+}
+
+/** A figure in a sentence: one place, never rounded across a bound. */
+const shown = ({ value }: { value: number }): string => inWorking(Number(value.toFixed(1)));

@@ -1,0 +1,228 @@
+import { InputError } from '../inputError.js';
+import { numberFault } from '../units/require.js';
+import type { BatchDesign } from './batchDesign.js';
+import { MIX_STEP_BRINE } from './batchFacts.js';
+import { closesStep, failedGates, inputNames } from './gates.js';
+import type { LogEntry, NewLogEntry, StepValues } from './logEntry.js';
+import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
+import type { StepInput, StepSpec } from './step.js';
+
+/** A fault of an entry at one of its fields: `at`, `reason`, `values.NAME`, or `entry` for the whole. */
+export interface EntryFault {
+  field: string;
+  message: string;
+}
+
+/** An entry on its way into the log. */
+export type EntryDraft = NewLogEntry;
+
+const AHEAD_MS = 2 * 60_000;
+const REASON_LENGTH = 8;
+
+/**
+ * Checks an entry before it is written; an empty answer means that it may be. The form and the server ask the same question.
+ *
+ * @param now ms since the epoch
+ */
+export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number): EntryFault[] {
+  const state = replay(record, now);
+  const at = Date.parse(draft.at);
+  if (!Number.isFinite(at)) return [{ field: 'at', message: 'Give the time of it.' }];
+  if (at > now + AHEAD_MS) return [{ field: 'at', message: 'That time is still to come. Log it when it is done.' }];
+  switch (draft.kind) {
+    case 'note':
+      return reasonFault(draft.reason, 2, 'Write something.');
+    case 'ended':
+      return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
+    case 'withdrawn':
+      return [...withdrawalFault(record, state, draft.replaces), ...reasonFault(draft.reason, 2, 'Write why it is taken back.')];
+    case 'skipped':
+      return [...liveFault(state), ...stepFault(state, draft.stepId, (step) => skipFaults(step, state, draft, at))];
+    case 'done':
+      return [...liveFault(state), ...stepFault(state, draft.stepId, (step) => doneFaults(record, state, step, draft, at))];
+    case 'correction':
+      return correctionFaults(record, state, draft, at, now);
+    default:
+      return [{ field: 'kind', message: 'That is no kind of entry.' }];
+  }
+}
+
+function liveFault(state: BatchState): EntryFault[] {
+  if (state.outcome === 'live') return [];
+  return [{ field: 'entry', message: state.outcome === 'finished' ? 'This batch is packed: its log is closed but for notes and corrections.' : 'This batch was thrown away.' }];
+}
+
+function stepFault(state: BatchState, stepId: string, check: (step: StepState) => EntryFault[]): EntryFault[] {
+  const step = state.steps.find((candidate) => candidate.spec.id === stepId);
+  return step === undefined ? [{ field: 'stepId', message: 'This batch has no such step.' }] : check(step);
+}
+
+function skipFaults(step: StepState, state: BatchState, draft: { reason: string }, at: number): EntryFault[] {
+  if (!step.spec.skippable) return [{ field: 'stepId', message: `${step.spec.title} cannot be left out.` }];
+  return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why it is left out.')];
+}
+
+function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: { values: StepValues; reason?: string } & EntryDraft, at: number): EntryFault[] {
+  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, record.design, draft.values)];
+  if (wrong.length > 0) return wrong;
+  const impossible = [...weightFaults(step.spec, state, record.design, draft.values), ...replayFaults(record, draft)];
+  if (impossible.length > 0) return impossible;
+  return [...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
+}
+
+/** Values that contradict what is known already: more salt than the water holds, a piece lighter after pumping than before. */
+function replayFaults(record: BatchRecord, draft: EntryDraft): EntryFault[] {
+  try {
+    replay(withDraft(record, draft), Date.parse(draft.at));
+    return [];
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const known = 'values' in draft && Object.hasOwn(draft.values, error.field);
+    return [{ field: known ? `values.${error.field}` : 'entry', message: error.message }];
+  }
+}
+
+function closedFault(step: StepState): EntryFault[] {
+  if (step.closing === null) return [];
+  const what = step.closing.kind === 'skipped' ? 'was already left out' : 'was already logged';
+  return [{ field: 'entry', message: `${step.spec.title} ${what}. Look at the ticket; a wrong entry is corrected there.` }];
+}
+
+/** Not before the steps that it needs, not after the steps that need it. */
+function orderFaults(step: StepState, state: BatchState, at: number): EntryFault[] {
+  const byId = new Map(state.steps.map((other) => [other.spec.id, other]));
+  for (const id of step.spec.needs) {
+    const needed = byId.get(id);
+    if (needed === undefined) continue;
+    if (needed.closing === null) return [{ field: 'entry', message: `${needed.spec.title} comes first and is not logged yet.` }];
+    if (at < Date.parse(needed.closing.at)) return [{ field: 'at', message: `That is before ${needed.spec.title.toLowerCase()}, which was at ${needed.closing.at}.` }];
+  }
+  const later = state.steps.find((other) => other.closing !== null && Date.parse(other.closing.at) < at && (other.spec.needs.includes(step.spec.id) || (step.spec.missable && other.spec.id === 'pull')));
+  return later === undefined ? [] : [{ field: 'at', message: `That is after ${later.spec.title.toLowerCase()}, which was at ${later.closing?.at ?? ''}.` }];
+}
+
+function valueFaults(spec: StepSpec, design: BatchDesign, values: StepValues): EntryFault[] {
+  const known = new Map(spec.inputs.flatMap((input) => inputNames(input, design.pieces).map((name): [string, StepInput] => [name, input])));
+  const strange = Object.keys(values).filter((name) => !known.has(name)).map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
+  const wrong = [...known].flatMap(([name, input]) => {
+    const message = inputFault(input, Object.hasOwn(values, name) ? values[name] : undefined);
+    return message === null ? [] : [{ field: `values.${name}`, message }];
+  });
+  return [...strange, ...wrong];
+}
+
+const HEAVIEST_G = 100_000;
+
+function inputFault(input: StepInput, value: number | string | undefined): string | null {
+  if (value === undefined) return input.kind !== 'choice' && input.optional ? null : `${input.label} is missing.`;
+  if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : `${input.label}: choose one.`;
+  if (typeof value !== 'number' || !Number.isFinite(value)) return `${input.label} must be a number.`;
+  const rule = input.kind === 'temperature' ? { min: -30, max: 350, unit: '°C' } : input.allowZero ? { min: 0, max: HEAVIEST_G, unit: 'g' } : { above: 0, max: HEAVIEST_G, unit: 'g' };
+  const fault = numberFault(value, rule);
+  if (fault === null) return null;
+  return `${input.label} ${fault}${input.kind === 'mass' && value > HEAVIEST_G ? '. Grams where kilograms were meant?' : ''}.`;
+}
+
+/** Weights that cannot be beside the weights that are known. */
+function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, values: StepValues): EntryFault[] {
+  const faults: EntryFault[] = [];
+  for (const { code } of design.pieces) {
+    const greenG = state.facts.greenG[code] ?? 0;
+    const weight = (name: string) => values[`${name}:${code}`];
+    const after = weight('pumpedG');
+    const before = weight('beforeG') ?? greenG;
+    if (typeof after === 'number' && typeof before === 'number') {
+      if (after < before) faults.push({ field: `values.pumpedG:${code}`, message: `Piece ${code} weighed ${before} g before pumping: it cannot weigh ${after} g after. Weigh again, or correct the weight before.` });
+      else if (after > before * 1.6) faults.push({ field: `values.pumpedG:${code}`, message: `That is ${Math.round((after / before - 1) * 100)} % pumped: no piece holds so much. Look at the unit and weigh again.` });
+    }
+    faults.push(...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2), ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2));
+    const planned = design.pieces.find((piece) => piece.code === code)?.greenG ?? greenG;
+    faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
+  }
+  const green = Object.values(state.facts.greenG).reduce((a, b) => a + b, 0);
+  return [...faults, ...farFrom('values.packedG', values.packedG, green, 0.05, 1.5)];
+}
+
+function farFrom(field: string, value: number | string | undefined, expected: number, low: number, high: number): EntryFault[] {
+  if (typeof value !== 'number' || (value >= expected * low && value <= expected * high)) return [];
+  return [{ field, message: `${Math.round(value)} g is far from the ${Math.round(expected)} g before. Look at the unit and weigh again.` }];
+}
+
+function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: { values: StepValues; reason?: string } & EntryDraft, at: number): EntryFault[] {
+  const { values, reason } = draft;
+  const written = hasReason(reason);
+  const failed = failedGates(step.spec, values);
+  const stop = failed.find((gate) => gate.onFail === 'stop');
+  if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
+  const faults = written ? [] : failed.filter((gate) => gate.onFail === 'reason').map((gate) => ({ field: 'reason', message: gate.say }));
+  const early = step.spec.notBeforeCureShare;
+  if (early !== undefined && !written) {
+    const from = state.steps.find((other) => other.spec.id === early.step)?.closing;
+    const shortestMs = record.process.cureDays[record.design.school.kind].shortest * early.share * 86_400_000;
+    if (from && at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000) faults.push({ field: 'reason', message: early.say });
+  }
+  if (step.spec.cooling !== undefined && !written && closesStep(step.spec, values, reason) && coolingFails(record, step, draft, at)) {
+    faults.push({ field: 'reason', message: step.spec.cooling.say });
+  }
+  return faults;
+}
+
+function coolingFails(record: BatchRecord, step: StepState, draft: EntryDraft, at: number): boolean {
+  const cooled = replay(withDraft(record, draft), at).cooling.find((cooling) => cooling.stepId === step.spec.id);
+  return cooled !== undefined && cooled.tookH !== null && cooled.tookH > cooled.limitH;
+}
+
+/** A brine over the limit is not for meat: it cannot be logged as mixed, nor the meat go in or on while the figure is over. */
+function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draft: { reason?: string } & EntryDraft): EntryFault[] {
+  const mixes = Object.hasOwn(MIX_STEP_BRINE, spec.id);
+  const pumps = spec.id === 'pump' || spec.id === 'repump';
+  const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
+  const over = after.findings.find((finding) => finding.code === 'nitrite-over');
+  if (over === undefined) return [];
+  if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
+  if (pumps) return hasReason(draft.reason) ? [] : [{ field: 'reason', message: `${over.message} Write what was done.` }];
+  return ['prep', 'cure', 'soak', 'dry'].includes(spec.station) || spec.id === 'light' ? [{ field: 'entry', message: `${over.message}` }] : [];
+}
+
+function withDraft(record: BatchRecord, draft: EntryDraft): BatchRecord {
+  const seq = record.entries.length + 1;
+  return { ...record, entries: [...record.entries, { ...draft, seq, recordedAt: draft.at } as LogEntry] };
+}
+
+function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
+  const target = state.standing.find((entry) => entry.id === draft.replaces || entry.corrections.some((correction) => correction.id === draft.replaces));
+  if (target === undefined || target.kind !== 'done') return [{ field: 'replaces', message: 'There is no such entry to correct.' }];
+  const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
+  const bare: BatchRecord = { ...record, entries: record.entries.filter((entry) => entry.id !== target.id && !(entry.kind === 'correction' && target.corrections.some(({ id }) => id === entry.id))) };
+  const without = replay(bare, now);
+  const step = state.steps.find((other) => other.spec.id === target.stepId);
+  const open = without.steps.find((other) => other.spec.id === target.stepId);
+  if (step === undefined || open === undefined) return [{ field: 'replaces', message: 'This batch has no such step.' }];
+  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, record.design, draft.values)];
+  if (faults.length > 0) return faults;
+  const stop = failedGates(step.spec, draft.values).find((gate) => gate.onFail === 'stop');
+  if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
+  return [...weightFaults(step.spec, without, record.design, draft.values), ...replayFaults(record, draft), ...reopenFaults(step, state, draft)];
+}
+
+/** A correction may not open a step again that others were built on. */
+function reopenFaults(step: StepState, state: BatchState, draft: { values: StepValues; reason: string }): EntryFault[] {
+  if (step.closing === null || closesStep(step.spec, draft.values, draft.reason)) return [];
+  const built = state.steps.find((other) => other.closing !== null && other.spec.needs.includes(step.spec.id));
+  return built === undefined ? [] : [{ field: 'entry', message: `With these values ${step.spec.title.toLowerCase()} would be open again, but ${built.spec.title.toLowerCase()} was already logged.` }];
+}
+
+function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string): EntryFault[] {
+  const target = state.standing.find((entry) => entry.id === replaces);
+  if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
+  if (target.kind === 'ended') return [];
+  const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
+  return built === undefined ? [] : [{ field: 'entry', message: `${built.spec.title} was logged after it. Correct the entry instead.` }];
+}
+
+const hasReason = (reason: string | undefined): boolean => reason !== undefined && reason.trim().length >= REASON_LENGTH;
+
+function reasonFault(reason: string | undefined, length: number, message: string): EntryFault[] {
+  return reason !== undefined && reason.trim().length >= length ? [] : [{ field: 'reason', message }];
+}
+

@@ -1,0 +1,22 @@
+import type { Measured } from '../units/measured.js';
+
+/** A computed number with everything needed to show its working. */
+export interface Figure extends Measured {
+  id: string;
+  label: string;
+  unit: string;
+  /** what it is a share of, in words */
+  base: string;
+  /** the formula in words */
+  formula: string;
+  /** the formula with the numbers put in */
+  working: string;
+  source: string;
+}
+
+/** A number as it stands in a working: no more digits than matter. */
+export function inWorking(value: number): string {
+  const size = Math.abs(value);
+  const digits = size >= 1000 ? 0 : size >= 100 ? 1 : size >= 1 ? 2 : 4;
+  return String(Number(value.toFixed(digits)));
+}

@@ -1,0 +1,74 @@
+/** What was measured in a step: grams, °C, or the value of a choice. Per piece: `name:CODE`. */
+export type StepValues = Record<string, number | string>;
+
+interface Written {
+  /** made by whoever writes it, so that sending it twice writes it once */
+  id: string;
+  /** order in the batch's log, from 1 */
+  seq: number;
+  /** who */
+  by: string;
+  /** ISO instant of the act */
+  at: string;
+  /** ISO instant of the writing */
+  recordedAt: string;
+}
+
+/** A step was done, or looked at and left open. */
+export type DoneEntry = Written & { kind: 'done'; stepId: string; values: StepValues; reason?: string };
+/** A step is left out. */
+export type SkippedEntry = Written & { kind: 'skipped'; stepId: string; reason: string };
+/** What an earlier entry should have said. The earlier one stays readable. `at` of the act, not of the writing. */
+export type CorrectionEntry = Written & { kind: 'correction'; replaces: string; values: StepValues; reason: string };
+/** An earlier entry should not be there at all. */
+export type WithdrawnEntry = Written & { kind: 'withdrawn'; replaces: string; reason: string };
+/** The batch was thrown away. */
+export type EndedEntry = Written & { kind: 'ended'; reason: string };
+/** Something worth keeping. */
+export type NoteEntry = Written & { kind: 'note'; reason: string };
+
+/** The append-only log of a batch: a closed union. */
+export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | NoteEntry;
+export type LogEntryKind = LogEntry['kind'];
+export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'note'];
+
+/** An entry before it is written. */
+export type NewLogEntry = LogEntry extends infer E ? (E extends LogEntry ? Omit<E, 'seq' | 'recordedAt'> : never) : never;
+
+/** An act as it stands after every correction: the entry, with what it first said when it was corrected. */
+export type StandingEntry = (DoneEntry | SkippedEntry | EndedEntry) & { corrections: CorrectionEntry[] };
+
+/**
+ * The acts that stand, in the order they were written: corrections applied, withdrawn ones gone.
+ * Replaying any log gives the same standing acts whatever lies between an entry and its correction.
+ */
+export function standingEntries(entries: readonly LogEntry[]): StandingEntry[] {
+  const root = rootsOf(entries);
+  const withdrawn = new Set(entries.flatMap((entry) => (entry.kind === 'withdrawn' ? [root.get(entry.replaces) ?? entry.replaces] : [])));
+  const corrections = new Map<string, CorrectionEntry[]>();
+  for (const entry of entries) {
+    if (entry.kind !== 'correction') continue;
+    const of = root.get(entry.replaces) ?? entry.replaces;
+    corrections.set(of, [...(corrections.get(of) ?? []), entry]);
+  }
+  return entries.flatMap((entry) => {
+    if (entry.kind === 'correction' || entry.kind === 'withdrawn' || entry.kind === 'note' || withdrawn.has(entry.id)) return [];
+    return [corrected(entry, corrections.get(entry.id) ?? [])];
+  });
+}
+
+function corrected(entry: DoneEntry | SkippedEntry | EndedEntry, corrections: CorrectionEntry[]): StandingEntry {
+  const last = corrections.at(-1);
+  if (last === undefined) return { ...entry, corrections };
+  if (entry.kind === 'done') return { ...entry, at: last.at, values: last.values, reason: last.reason, corrections };
+  return { ...entry, at: last.at, corrections };
+}
+
+/** The first entry behind each correction. */
+function rootsOf(entries: readonly LogEntry[]): Map<string, string> {
+  const root = new Map<string, string>();
+  for (const entry of entries) {
+    if (entry.kind === 'correction') root.set(entry.id, root.get(entry.replaces) ?? entry.replaces);
+  }
+  return root;
+}

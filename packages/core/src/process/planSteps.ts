@@ -1,0 +1,38 @@
+import { repumps, type BatchDesign } from './batchDesign.js';
+import type { Process } from './process.js';
+import type { StepSpec, StepTemplate } from './step.js';
+
+/**
+ * The steps of one batch in the order of the work: those of its school, the turns counted out over the days of cure, and every
+ * `needs` and `after` turned to a step that is really there.
+ */
+export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
+  const kept = process.steps.filter((step) => applies(step, design));
+  const ids = new Set(kept.map((step) => step.id));
+  return kept.flatMap((step) => expand(step, design)).map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
+}
+
+function applies(step: StepTemplate, design: BatchDesign): boolean {
+  if (step.only !== undefined && step.only !== design.school.kind) return false;
+  return step.id !== 'repump' || repumps(design.school);
+}
+
+function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
+  const { only: _only, repeatEveryH, ...spec } = step;
+  if (repeatEveryH === undefined) return [spec];
+  const times = Math.ceil((design.cureDays * 24) / repeatEveryH) - 1;
+  return Array.from({ length: times }, (_, i) => ({
+    ...spec,
+    id: `${spec.id}-${i + 1}`,
+    title: `${spec.title} ${i + 1}`,
+    act: `${spec.act} ${i + 1}`,
+    after: { step: spec.after.step, h: repeatEveryH * (i + 1) },
+  }));
+}
+
+/** A step that follows one of another school follows that school's last step before it instead: the last of its `needs`. */
+function reanchor(step: StepSpec, ids: Set<string>): StepSpec['after'] {
+  if (step.after.step === 'start' || ids.has(step.after.step)) return step.after;
+  const instead = step.needs.filter((id) => ids.has(id)).at(-1) ?? 'start';
+  return { step: instead, h: 0.5 };
+}

@@ -1,0 +1,39 @@
+import type { Product } from '../cure/product.js';
+import type { Section } from '../section/section.js';
+import type { SchoolKind, StepTemplate } from './step.js';
+
+export interface CureDays {
+  shortest: number;
+  usual: number;
+  longest: number;
+}
+
+/** How a product is made: data, not code. A batch keeps the process that it was started with. */
+export interface Process {
+  product: Product;
+  version: number;
+  name: string;
+  /** first letters of a batch code */
+  prefix: string;
+  cureDays: Record<SchoolKind, CureDays>;
+  usual: {
+    school: SchoolKind;
+    greenG: number;
+    section: Section;
+    lengthMm: number;
+    /** % of meat + water */
+    saltPercent: number;
+    sugarPercent: number;
+    /** water to cover, as a share of the meat's weight */
+    waterPerMeat: number;
+    pumpPercent: number;
+    repumpPercent: number;
+    /** strength of the pump pickle, % of the brine */
+    pickleSaltPercent: number;
+  };
+  /** lowest core temperature that is asked for, °C */
+  coreTargetC: number;
+  /** finished weight may not be more than green weight */
+  notAboveGreen: boolean;
+  steps: StepTemplate[];
+}

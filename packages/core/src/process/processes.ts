@@ -1,0 +1,106 @@
+import { InputError } from '../inputError.js';
+import type { Process } from './process.js';
+import { chillSteps, cureSteps, drySteps, prepSteps, smokeSteps, soakSteps } from './stepTemplates.js';
+
+/** Bone-in ham: pumped twice, a week under cover brine (handbook part 2). Common practice; the plain numbers are our own. */
+const HAM_BONE_IN: Process = {
+  product: 'ham-bone-in',
+  version: 1,
+  name: 'Bone-in ham',
+  prefix: 'HB',
+  cureDays: { pumpAndCover: { shortest: 6, usual: 7, longest: 12 }, equilibrium: { shortest: 14, usual: 21, longest: 35 } },
+  usual: {
+    school: 'pumpAndCover',
+    greenG: 7400,
+    section: { shape: 'round', diameterMm: 180 },
+    lengthMm: 320,
+    saltPercent: 2.4,
+    sugarPercent: 0.9,
+    waterPerMeat: 0.55,
+    pumpPercent: 10,
+    repumpPercent: 2,
+    pickleSaltPercent: 14,
+  },
+  coreTargetC: 66,
+  notAboveGreen: false,
+  steps: [
+    ...prepSteps('Trim loose ends, leave the fat, note the shank joint.'),
+    ...cureSteps(24),
+    ...soakSteps(3),
+    ...drySteps(14),
+    ...smokeSteps({ smokeC: 95, smokeH: 6, raiseC: 120, cookH: 4, restH: 0.75, targetC: 66, midway: 'Raise the heat' }),
+    ...chillSteps({ firstH: 4, secondH: 9, evenOutH: 24 }),
+  ],
+};
+
+const CANADIAN_BACON: Process = {
+  product: 'canadian-bacon',
+  version: 1,
+  name: 'Canadian bacon',
+  prefix: 'CB',
+  cureDays: { pumpAndCover: { shortest: 5, usual: 6, longest: 10 }, equilibrium: { shortest: 7, usual: 14, longest: 24 } },
+  usual: {
+    school: 'equilibrium',
+    greenG: 2600,
+    section: { shape: 'round', diameterMm: 85 },
+    lengthMm: 420,
+    saltPercent: 2.3,
+    sugarPercent: 1.1,
+    waterPerMeat: 0.45,
+    pumpPercent: 8,
+    repumpPercent: 0,
+    pickleSaltPercent: 13,
+  },
+  coreTargetC: 64,
+  notAboveGreen: false,
+  steps: [
+    ...prepSteps('Take the silver skin off: no cure passes it. Tie the loin round.'),
+    ...cureSteps(24),
+    ...soakSteps(0.75),
+    ...drySteps(12),
+    ...smokeSteps({ smokeC: 80, smokeH: 2.5, raiseC: 105, cookH: 2, restH: 0.5, targetC: 64, midway: 'Raise the heat' }),
+    ...chillSteps({ firstH: 2, secondH: 5, evenOutH: 24 }),
+  ],
+};
+
+const PASTRAMI: Process = {
+  product: 'pastrami',
+  version: 1,
+  name: 'Pastrami brisket',
+  prefix: 'PB',
+  cureDays: { pumpAndCover: { shortest: 5, usual: 7, longest: 10 }, equilibrium: { shortest: 7, usual: 9, longest: 18 } },
+  usual: {
+    school: 'equilibrium',
+    greenG: 4300,
+    section: { shape: 'slab', thicknessMm: 55 },
+    lengthMm: 380,
+    saltPercent: 2.2,
+    sugarPercent: 0.8,
+    waterPerMeat: 0.5,
+    pumpPercent: 9,
+    repumpPercent: 0,
+    pickleSaltPercent: 13,
+  },
+  coreTargetC: 93,
+  notAboveGreen: true,
+  steps: [
+    ...prepSteps('Trim the hard fat between the muscles.'),
+    ...cureSteps(24),
+    ...soakSteps(1),
+    ...drySteps(10),
+    ...smokeSteps({ smokeC: 110, smokeH: 5, raiseC: 125, cookH: 4, restH: 2, targetC: 93, midway: 'Wrap' }),
+    ...chillSteps({ firstH: 3, secondH: 7, evenOutH: 12 }),
+  ],
+};
+
+/** The starter processes. */
+export const PROCESSES: readonly Process[] = [HAM_BONE_IN, CANADIAN_BACON, PASTRAMI];
+
+export const PLANNED_PRODUCTS = ['ham-bone-in', 'canadian-bacon', 'pastrami'] as const;
+
+/** @throws InputError when no process is kept for a product */
+export function processFor(product: string): Process {
+  const found = PROCESSES.find((process) => process.product === product);
+  if (found === undefined) throw new InputError('product', `There is no process yet for "${product}".`);
+  return found;
+}

@@ -1,0 +1,74 @@
+import type { Station } from './station.js';
+
+/** How a batch is dosed. */
+export const SCHOOLS = ['equilibrium', 'pumpAndCover'] as const;
+export type SchoolKind = (typeof SCHOOLS)[number];
+
+/** A number or a choice that a step asks for. With `each`, once for every piece: the value's name is then `name:CODE`. */
+export type StepInput =
+  | { kind: 'mass'; name: string; label: string; each?: 'piece'; optional?: boolean; allowZero?: boolean }
+  | { kind: 'temperature'; name: string; label: string; optional?: boolean }
+  | { kind: 'choice'; name: string; label: string; options: { value: string; label: string }[] };
+
+/**
+ * A condition on what was measured. Every named input must satisfy it.
+ * `reason`: may be passed with a written reason. `again`: the reading is kept, the step stays open and comes due again after
+ * `againH`; from `reasonFrom` on, a written reason closes it all the same. `stop`: never.
+ */
+export interface Gate {
+  inputs: string[];
+  max?: number;
+  min?: number;
+  oneOf?: string[];
+  onFail: 'reason' | 'again' | 'stop';
+  againH?: number;
+  reasonFrom?: number;
+  /** what is wrong and what to do, one or two plain sentences */
+  say: string;
+}
+
+/** When a step falls due: hours after another step, or a share of the days of cure after it. */
+export type Anchor = { step: string; h: number } | { step: string; cureShare: number };
+
+/** A cooling gate: the core must fall from one temperature to another in at most so many hours. */
+export interface CoolingGate {
+  fromC: number;
+  toC: { cured: number; uncured: number };
+  limitH: { cured: number; uncured: number };
+  /** what to do when it was not met */
+  say: string;
+}
+
+/** One step of a process, as data. */
+export interface StepSpec {
+  id: string;
+  station: Station;
+  /** the name on the ticket: `Turn 1` */
+  title: string;
+  /** the words on its button: `Log turn 1` */
+  act: string;
+  /** what the hands do */
+  task: string;
+  /** steps that must be done or skipped before */
+  needs: string[];
+  after: Anchor;
+  /** hours past due before it is overdue */
+  graceH: number;
+  inputs: StepInput[];
+  gates: Gate[];
+  /** earlier than this share of the days of cure asks for a reason */
+  notBeforeCureShare?: { step: string; share: number; say: string };
+  cooling?: CoolingGate;
+  /** a step of its kind that comes due later closes it as missed */
+  missable?: boolean;
+  /** may be left out with a reason */
+  skippable?: boolean;
+  /** is left out together with this step */
+  skippedWith?: string;
+}
+
+/** A step as the process writes it: for one school only, or repeated through the days of cure. */
+export interface StepTemplate extends StepSpec {
+  only?: SchoolKind;
+  repeatEveryH?: number;
+}
