@@ -65,9 +65,14 @@ function skipFaults(step: StepState, state: BatchState, draft: { reason: string 
 function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: { values: StepValues; reason?: string } & EntryDraft, at: number): EntryFault[] {
   const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, record.design, draft.values)];
   if (wrong.length > 0) return wrong;
-  const impossible = [...weightFaults(step.spec, state, record.design, draft.values), ...replayFaults(record, draft)];
+  const impossible = impossibleFaults(step.spec, state, record, draft);
   if (impossible.length > 0) return impossible;
   return [...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
+}
+
+function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
+  const weights = weightFaults(spec, state, record.design, draft.values);
+  return weights.length > 0 ? weights : replayFaults(record, draft);
 }
 
 /** Values that contradict what is known already: more salt than the water holds, a piece lighter after pumping than before. */
@@ -202,7 +207,7 @@ function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract
   if (faults.length > 0) return faults;
   const stop = failedGates(step.spec, draft.values).find((gate) => gate.onFail === 'stop');
   if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
-  return [...weightFaults(step.spec, without, record.design, draft.values), ...replayFaults(record, draft), ...reopenFaults(step, state, draft)];
+  return [...impossibleFaults(step.spec, without, record, draft), ...reopenFaults(step, state, draft)];
 }
 
 /** A correction may not open a step again that others were built on. */

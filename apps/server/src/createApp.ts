@@ -1,0 +1,46 @@
+import { ValidationPipe } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { SwaggerModule } from '@nestjs/swagger';
+import compression from 'compression';
+import helmet from 'helmet';
+import { AppModule } from './appModule.js';
+import { PlainErrorFilter } from './errors/plainErrorFilter.js';
+import { fieldFaults, refused } from './errors/refusals.js';
+import { storableText } from './errors/storableText.js';
+import { describeApi } from './openapi.js';
+import type { Settings } from './settings.js';
+
+/** The server, ready to listen. */
+export async function createApp(settings: Settings): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), { logger: ['error', 'warn'], forceCloseConnections: true, abortOnError: false });
+  app.use(securityHeaders());
+  app.use(compression());
+  app.useBodyParser('json', { limit: '256kb' });
+  app.use(storableText);
+  app.useGlobalFilters(new PlainErrorFilter());
+  app.useGlobalPipes(
+    new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, transform: true, stopAtFirstError: true, exceptionFactory: (errors) => refused(fieldFaults(errors)) }),
+  );
+  app.enableShutdownHooks();
+  SwaggerModule.setup('api/openapi', app, describeApi(app), { ui: false, raw: ['json'], jsonDocumentUrl: 'api/openapi.json' });
+  return app;
+}
+
+/** Nothing from elsewhere. MUI writes its styles into the page, so styles may be inline; scripts may not. */
+function securityHeaders() {
+  return helmet({
+    contentSecurityPolicy: {
+      directives: {
+        'default-src': ["'self'"],
+        'script-src': ["'self'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'upgrade-insecure-requests': null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+}

@@ -1,0 +1,42 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { demoHouse } from '@bunkhouse/demo';
+import type { DataSource } from 'typeorm';
+import { BatchEntity } from '../batches/batchEntity.js';
+import { BatchesService } from '../batches/batchesService.js';
+import { Clock } from '../clock.js';
+import { HouseEntity } from '../house/houseEntity.js';
+import { LogService } from '../log/logService.js';
+
+/** How long the made-up cook takes to type, ms. */
+const WRITING_MS = 20_000;
+
+/** Opens an empty database with the made-up cook-house, through the same services as a cook's own entries. */
+@Injectable()
+export class DemoHouse {
+  constructor(
+    @InjectDataSource() private readonly dataSource: DataSource,
+    private readonly batches: BatchesService,
+    private readonly log: LogService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** A start that was killed in the middle is picked up: the same instant gives the same batches with the same ids. */
+  async openIfEmpty(): Promise<void> {
+    const houses = this.dataSource.getRepository(HouseEntity);
+    const house = (await houses.findOneBy({ id: 1 })) ?? (await this.found());
+    if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
+    for (const { request, entries } of demoHouse(house.demoFrom.getTime()).batches) {
+      await this.batches.start(request, Date.parse(request.startsAt));
+      for (const entry of entries) await this.log.write(request.id, entry, Date.parse(entry.at) + WRITING_MS);
+    }
+    await houses.update({ id: 1 }, { demoWhole: true });
+  }
+
+  /** The house's first row, or null where a cook has already begun without the demo. */
+  private async found(): Promise<HouseEntity | null> {
+    if (await this.dataSource.getRepository(BatchEntity).exists()) return null;
+    const now = this.clock.now();
+    return this.dataSource.getRepository(HouseEntity).save({ id: 1, name: demoHouse(now).name, demo: true, demoFrom: new Date(now), demoWhole: false });
+  }
+}

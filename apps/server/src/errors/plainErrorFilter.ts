@@ -1,0 +1,49 @@
+import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import { InputError } from '@bunkhouse/core';
+import type { ErrorResponse } from '@bunkhouse/api';
+import type { Response } from 'express';
+
+/** Turns whatever was thrown into the one shape of error that the API has. */
+@Catch()
+export class PlainErrorFilter implements ExceptionFilter {
+  private readonly logger = new Logger('Errors');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const body = this.plain(error);
+    host.switchToHttp().getResponse<Response>().status(body.statusCode).json(body);
+  }
+
+  private plain(error: unknown): ErrorResponse {
+    if (error instanceof HttpException) return fromHttp(error);
+    if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, message: error.message }] };
+    const status = bodyParserStatus(error);
+    if (status !== null) return { statusCode: status, message: status === 413 ? 'That is too much at once.' : 'That could not be read: it is not well-formed JSON.' };
+    if (databaseIsAway(error)) return { statusCode: 503, message: 'The database does not answer just now. Try again in a moment; nothing was written.' };
+    this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    return { statusCode: 500, message: 'Something broke on our side. Nothing was written. The server’s log says what.' };
+  }
+}
+
+function fromHttp(error: HttpException): ErrorResponse {
+  const statusCode = error.getStatus();
+  const body = error.getResponse();
+  if (typeof body === 'string') return { statusCode, message: body };
+  const { message, errors } = body as { message?: unknown; errors?: ErrorResponse['errors'] };
+  const text = typeof message === 'string' ? message : 'That cannot be.';
+  if (statusCode === 404 && text.startsWith('Cannot ')) return { statusCode, message: 'There is nothing at this address.' };
+  if (statusCode === 400 && errors === undefined && / JSON|Unexpected /.test(text)) return { statusCode, message: 'That could not be read: it is not well-formed JSON.' };
+  return errors === undefined ? { statusCode, message: text } : { statusCode, message: text, errors };
+}
+
+function bodyParserStatus(error: unknown): number | null {
+  const { status, type } = (error ?? {}) as { status?: unknown; type?: unknown };
+  return typeof status === 'number' && status >= 400 && status < 500 && typeof type === 'string' ? status : null;
+}
+
+/** Codes of pg and Node for a server that is not there, starting, stopping or out of room. */
+const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', '57P01', '57P02', '57P03', '53300', '53100', '08006', '08003']);
+
+function databaseIsAway(error: unknown): boolean {
+  const { code, message } = (error ?? {}) as { code?: unknown; message?: unknown };
+  return (typeof code === 'string' && AWAY.has(code)) || (typeof message === 'string' && /Connection terminated|timeout exceeded when trying to connect|Client has encountered/.test(message));
+}

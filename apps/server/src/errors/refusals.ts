@@ -1,0 +1,30 @@
+import { BadRequestException, ConflictException, NotFoundException, ParseUUIDPipe } from '@nestjs/common';
+import type { ValidationError } from 'class-validator';
+
+export interface FieldFault {
+  field: string;
+  message: string;
+}
+
+/** 400 with the faults at their fields; the first one is the message. */
+export const refused = (errors: FieldFault[]): BadRequestException =>
+  new BadRequestException({ message: errors[0]?.message ?? 'That cannot be.', errors });
+
+/** 409: somebody was quicker. */
+export const overtaken = (errors: FieldFault[]): ConflictException => new ConflictException({ message: errors[0]?.message ?? 'Somebody was quicker.', errors });
+
+export const noSuchBatch = (): NotFoundException => new NotFoundException('There is no such batch.');
+
+/** Turns class-validator's tree into faults at their fields: `pieces.0.greenG`. */
+export function fieldFaults(errors: ValidationError[], path = ''): FieldFault[] {
+  return errors.flatMap((error) => {
+    const field = `${path}${error.property}`;
+    const deeper = fieldFaults(error.children ?? [], `${field}.`);
+    if (deeper.length > 0) return deeper;
+    const [kind, message] = Object.entries(error.constraints ?? {})[0] ?? ['', 'That cannot be.'];
+    return [{ field, message: kind === 'whitelistValidation' ? `"${error.property}" is not asked for here.` : message }];
+  });
+}
+
+/** An id in a path. */
+export const IdPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a batch.' }]) });

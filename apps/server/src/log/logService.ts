@@ -1,0 +1,65 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { toDraft, type BatchResponse, type LogEntryRequest } from '@bunkhouse/api';
+import { checkEntry, type EntryDraft, type EntryFault, type LogEntry } from '@bunkhouse/core';
+import type { DataSource, EntityManager } from 'typeorm';
+import { BatchEntity } from '../batches/batchEntity.js';
+import { BatchesService } from '../batches/batchesService.js';
+import { Clock } from '../clock.js';
+import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
+import { LedgerService } from '../ledger/ledgerService.js';
+import { LogEntryEntity } from './logEntryEntity.js';
+
+/** Writes the log. One writer at a time for a batch: the batch's row is locked while an entry is checked and written. */
+@Injectable()
+export class LogService {
+  constructor(
+    @InjectDataSource() private readonly dataSource: DataSource,
+    private readonly batches: BatchesService,
+    private readonly ledger: LedgerService,
+    private readonly clock: Clock,
+  ) {}
+
+  /**
+   * Writes an entry and answers the batch as it is then. The same id twice writes once.
+   *
+   * @param now ms; the instant of writing
+   */
+  write(batchId: string, request: LogEntryRequest, now = this.clock.now()): Promise<BatchResponse> {
+    const draft = toDraft(request);
+    return this.dataSource.transaction(async (manager) => {
+      const batch = await this.locked(manager, batchId);
+      const written = await manager.getRepository(LogEntryEntity).findOneBy({ id: draft.id });
+      if (written !== null) {
+        if (written.batchId === batchId) return batch;
+        throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
+      }
+      const overtakenBy = overtaking(batch.entries, draft, request.seen);
+      if (overtakenBy !== null) throw overtaken([{ field: 'entry', message: overtakenBy }]);
+      const faults = checkEntry(batch, draft, now);
+      if (faults.length > 0) throw alreadyLogged(faults) ? overtaken(faults) : refused(faults);
+      const entry: LogEntry = { ...draft, seq: batch.entries.length + 1, recordedAt: new Date(now).toISOString() };
+      await manager.getRepository(LogEntryEntity).insert(Object.assign(new LogEntryEntity(), { id: entry.id, batchId, seq: entry.seq, kind: entry.kind, body: entry, at: new Date(entry.at), recordedAt: new Date(now) }));
+      const after = { ...batch, entries: [...batch.entries, entry] };
+      await this.ledger.rebuild(manager, after, now);
+      return after;
+    });
+  }
+
+  private async locked(manager: EntityManager, id: string): Promise<BatchResponse> {
+    const batch = await manager.getRepository(BatchEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+    if (batch === null) throw noSuchBatch();
+    const [whole] = await this.batches.withLogs(manager, [batch]);
+    if (whole === undefined) throw noSuchBatch();
+    return whole;
+  }
+}
+
+/** Whether the step was logged by somebody after the sender last looked. */
+function overtaking(entries: readonly LogEntry[], draft: EntryDraft, seen: number | undefined): string | null {
+  if (seen === undefined || !('stepId' in draft)) return null;
+  const other = entries.find((entry) => entry.seq > seen && 'stepId' in entry && entry.stepId === draft.stepId);
+  return other === undefined ? null : `${other.by} already logged this since you opened it. Nothing was written twice.`;
+}
+
+const alreadyLogged = (faults: EntryFault[]): boolean => faults.some((fault) => fault.field === 'entry' && /was already/.test(fault.message));

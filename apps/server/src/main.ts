@@ -1,0 +1,21 @@
+import 'reflect-metadata';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { createApp } from './createApp.js';
+import { DemoHouse } from './demo/demoHouse.js';
+import { readSettings } from './settings.js';
+
+const webRoot = join(import.meta.dirname, '../../web/dist');
+
+try {
+  const settings = readSettings(process.env, existsSync(join(webRoot, 'index.html')) ? webRoot : null);
+  const app = await createApp(settings);
+  if (settings.demo) await app.get(DemoHouse).openIfEmpty();
+  await app.listen(settings.port, settings.host);
+  console.log(`Bunkhouse is ready at http://${settings.host}:${settings.port}`);
+} catch (error) {
+  const { code, message } = error as { code?: string; message?: string };
+  if (code === 'EADDRINUSE') console.error('The port is busy. Stop the other program, or set BUNKHOUSE_PORT to another one.');
+  else console.error(`Bunkhouse could not start: ${message ?? String(error)}`);
+  process.exit(1);
+}

@@ -1,0 +1,64 @@
+import type { INestApplication } from '@nestjs/common';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { VERSION } from './health/healthController.js';
+
+type Schema = NonNullable<NonNullable<OpenAPIObject['components']>['schemas']>[string];
+
+export const ERROR_SCHEMA = { schema: { $ref: '#/components/schemas/ErrorResponse' } };
+
+const text: Schema = { type: 'string' };
+const instant: Schema = { type: 'string', format: 'date-time' };
+const grams: Schema = { type: 'number', description: 'g' };
+const orNull = (schema: Schema): Schema => ({ ...schema, nullable: true });
+const object = (properties: Record<string, Schema>, optional: string[] = []): Schema => ({
+  type: 'object',
+  properties,
+  required: Object.keys(properties).filter((key) => !optional.includes(key)),
+});
+
+const RESPONSES: Record<string, Schema> = {
+  ErrorResponse: object(
+    { statusCode: { type: 'integer' }, message: { type: 'string', description: 'a sentence that a cook understands' }, errors: { type: 'array', items: object({ field: text, message: text }) } },
+    ['errors'],
+  ),
+  HealthResponse: object({ status: { type: 'string', enum: ['ok', 'down'] }, database: text, version: text }),
+  HouseResponse: object({ name: text, demo: { type: 'boolean' } }),
+  LogEntry: {
+    ...object({ id: { type: 'string', format: 'uuid' }, seq: { type: 'integer' }, kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'note'] }, by: text, at: instant, recordedAt: instant }),
+    description: 'done and skipped name a stepId, correction and withdrawn the entry they replace; done and correction carry values in g and °C',
+    additionalProperties: true,
+  },
+  BatchResponse: object({
+    id: { type: 'string', format: 'uuid' },
+    code: text,
+    design: { type: 'object', additionalProperties: true, description: 'what was decided at the start' },
+    process: { type: 'object', additionalProperties: true, description: 'the steps, as they were when the batch was started' },
+    entries: { type: 'array', items: { $ref: '#/components/schemas/LogEntry' } },
+    createdBy: text,
+    createdAt: instant,
+  }),
+  LedgerRow: object({
+    id: { type: 'string', format: 'uuid' },
+    code: text,
+    name: text,
+    startedAt: instant,
+    endedAt: instant,
+    outcome: { type: 'string', enum: ['finished', 'thrownAway'] },
+    greenG: grams,
+    packedG: orNull(grams),
+    yieldPercent: orNull({ type: 'number', description: '% of green weight' }),
+    nitritePpm: { type: 'number', description: 'ingoing, mg NaNO2 per kg' },
+    pumpPercent: orNull({ type: 'number', description: '% of green weight' }),
+    by: text,
+  }),
+};
+
+/** The whole API, described: requests from the rules that validate them, responses from here. */
+export function describeApi(app: INestApplication): OpenAPIObject {
+  const config = new DocumentBuilder().setTitle('Bunkhouse').setDescription('Wet-cured meat from raw cut to record. Weights in g, temperatures in °C, times as ISO instants.').setVersion(VERSION).build();
+  const document = SwaggerModule.createDocument(app, config);
+  const requests = validationMetadatasToSchemas({ refPointerPrefix: '#/components/schemas/' }) as Record<string, Schema>;
+  document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };
+  return document;
+}

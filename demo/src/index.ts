@@ -1,0 +1,2 @@
+export * from './demoHouse.js';
+export * from './playBatch.js';

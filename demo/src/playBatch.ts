@@ -1,0 +1,46 @@
+import type { BatchRequest, LogEntryRequest } from '@bunkhouse/api';
+import { checkEntry, processFor, replay, type BatchRecord, type EntryDraft, type LogEntry } from '@bunkhouse/core';
+import { toDesign } from '@bunkhouse/api';
+import { measure } from './measure.js';
+import { seeded } from './random.js';
+
+export interface PlayedBatch {
+  request: BatchRequest;
+  entries: LogEntryRequest[];
+}
+
+export interface PlayOptions {
+  seed: number;
+  cooks: readonly string[];
+  idOf: (n: number) => string;
+  /** the step to leave open, and everything after it */
+  stopBefore?: string;
+  /** ms; nothing is logged after it */
+  until: number;
+}
+
+const MINUTE_MS = 60_000;
+
+/** A made-up cook works through a batch: every entry passes the same checks as a real one. */
+export function playBatch(request: BatchRequest, options: PlayOptions): PlayedBatch & { record: BatchRecord } {
+  const random = seeded(options.seed);
+  const process = processFor(request.product);
+  let record: BatchRecord = { id: request.id, code: '', design: toDesign(request), process, entries: [] };
+  const entries: LogEntryRequest[] = [];
+  let clock = Date.parse(request.startsAt);
+  for (let n = 0; n < 200; n += 1) {
+    const state = replay(record, clock);
+    const { next } = state;
+    const at = Math.max(clock, next?.dueAt ?? 0) + Math.round(1 + random() * 8) * MINUTE_MS;
+    if (next === null || next.spec.id === options.stopBefore || at > options.until) break;
+    const by = options.cooks[Math.floor(random() * options.cooks.length)] ?? 'Cook';
+    const values = measure(record, state, next.spec, random);
+    const draft: EntryDraft = { id: options.idOf(n), kind: 'done', stepId: next.spec.id, values, at: new Date(at).toISOString(), by };
+    const faults = checkEntry(record, draft, at);
+    if (faults.length > 0) throw new Error(`${request.product} ${next.spec.id}: ${faults.map((fault) => fault.message).join(' ')}`);
+    entries.push(draft as LogEntryRequest);
+    record = { ...record, entries: [...record.entries, { ...draft, seq: n + 1, recordedAt: draft.at } as LogEntry] };
+    clock = at;
+  }
+  return { request, entries, record };
+}

@@ -1,0 +1,183 @@
+import { CURE_1, MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type BatchDesign, type School } from '@bunkhouse/core';
+import { plainToInstance, Transform } from 'class-transformer';
+import { IsInstant } from './isInstant.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsString, IsUUID, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+
+/** Rule sets that may be chosen for a batch. */
+export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk'] as const;
+export type BatchRuleSet = (typeof BATCH_RULE_SETS)[number];
+
+/** One piece of meat: green weight in g, sizes in mm. */
+export class PieceRequest {
+  @Min(100, { message: 'Less than 100 g is no piece to cure. Look at the unit.' })
+  @Max(60000, { message: 'More than 60 kg is no single piece. Look at the unit.' })
+  @IsNumber({}, { message: 'Weigh the piece: a number is missing.' })
+  greenG: number;
+
+  @IsIn(['slab', 'round'], { message: 'Choose round or flat.' })
+  shape: 'slab' | 'round';
+
+  /** thickness of a slab, diameter of a round piece */
+  @Min(5, { message: 'Thinner than 5 mm is no piece to cure. Look at the unit.' })
+  @Max(400, { message: 'Thicker than 400 mm (16 in) is no piece of meat. Look at the unit.' })
+  @IsNumber({}, { message: 'Measure it at its thickest: a number is missing.' })
+  thicknessMm: number;
+
+  @Min(30, { message: 'Shorter than 30 mm is no piece to cure. Look at the unit.' })
+  @Max(1500, { message: 'Longer than 1.5 m is no piece of meat. Look at the unit.' })
+  @IsNumber({}, { message: 'Measure its length: a number is missing.' })
+  lengthMm: number;
+}
+
+const pumped = (request: BatchRequest) => request.school === 'pumpAndCover';
+
+/** What a cook decides before a batch starts. The rules here are those of the form and of the server. */
+export class BatchRequest {
+  /** made by the sender, so that sending it twice makes one batch */
+  @IsUUID(undefined, { message: 'The batch needs an id.' })
+  id: string;
+
+  @IsIn(PLANNED_PRODUCTS, { message: 'Choose what it is to be.' })
+  product: (typeof PLANNED_PRODUCTS)[number];
+
+  @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((piece) => plainToInstance(PieceRequest, piece)) : value))
+  @ValidateNested({ each: true, message: 'A piece is not described as it should be.' })
+  @ArrayMinSize(1, { message: 'Weigh at least one piece.' })
+  @ArrayMaxSize(MOST_PIECES, { message: `At most ${MOST_PIECES} pieces go into one batch.` })
+  @IsArray({ message: 'Weigh at least one piece.' })
+  pieces: PieceRequest[];
+
+  @IsIn(SCHOOLS, { message: 'Choose how the brine meets the meat.' })
+  school: School['kind'];
+
+  /** g; the whole water, or that of the cover brine */
+  @Min(100, { message: 'That little water covers nothing.' })
+  @Max(500000, { message: 'More than 500 L of water. Look at the unit.' })
+  @IsNumber({}, { message: 'How much water? A number is missing.' })
+  waterG: number;
+
+  /** % of meat + water */
+  @Min(0.5, { message: 'Under 0.5 % salt is no brine.' })
+  @Max(8, { message: 'Over 8 % of meat and water is too salty to eat. 2 to 3 % is usual.' })
+  @IsNumber({}, { message: 'How much salt? A number is missing.' })
+  saltPercent: number;
+
+  /** % of meat + water */
+  @Min(0, { message: 'Sugar cannot be less than nothing.' })
+  @Max(8, { message: 'Over 8 % sugar burns in the smoke. 0.5 to 2 % is usual.' })
+  @IsNumber({}, { message: 'How much sugar? Put 0 for none.' })
+  sugarPercent: number;
+
+  /** ingoing, ppm */
+  @Min(1, { message: 'A cure without nitrite is salt meat, which this plan is not for.' })
+  @Max(2000, { message: 'Over 2000 ppm is poisonous. Look at the number.' })
+  @IsNumber({}, { message: 'How much nitrite? A number is missing.' })
+  nitritePpm: number;
+
+  @IsIn(BATCH_RULE_SETS, { message: 'Choose whose rules hold for you.' })
+  ruleSet: BatchRuleSet;
+
+  @Min(1, { message: 'At least a day of cure.' })
+  @Max(60, { message: 'More than 60 days is no wet cure.' })
+  @IsNumber({}, { message: 'How many days of cure? A number is missing.' })
+  cureDays: number;
+
+  @Min(0.01, { message: 'The scale’s step must be more than 0.' })
+  @Max(500, { message: 'That scale is too coarse for meat.' })
+  @IsNumber({}, { message: 'What does the scale for meat step by?' })
+  meatScaleStepG: number;
+
+  @Min(0.001, { message: 'The scale’s step must be more than 0.' })
+  @Max(50, { message: 'That scale is too coarse for cure.' })
+  @IsNumber({}, { message: 'What does the scale for cure step by?' })
+  cureScaleStepG: number;
+
+  @ValidateIf(pumped)
+  @Min(1, { message: 'Under 1 % is no pump.' })
+  @Max(30, { message: 'No piece holds more than 30 %. 7 to 15 % is usual.' })
+  @IsNumber({}, { message: 'How much to pump? A number is missing.' })
+  pumpPercent?: number;
+
+  @ValidateIf(pumped)
+  @Min(0, { message: 'Put 0 for no re-pump.' })
+  @Max(15, { message: 'Over 15 % is no re-pump. 2 to 4 % is usual.' })
+  @IsNumber({}, { message: 'Re-pump: put 0 for none.' })
+  repumpPercent?: number;
+
+  /** % w/w of the pickle */
+  @ValidateIf(pumped)
+  @Min(1, { message: 'Under 1 % salt is no pickle.' })
+  @Max(26, { message: 'Water holds no more than 26.4 % salt.' })
+  @IsNumber({}, { message: 'How strong a pickle? A number is missing.' })
+  pickleSaltPercent?: number;
+
+  @ValidateIf(pumped)
+  @Min(5, { message: 'A syringe under 5 mL is no brine syringe.' })
+  @Max(1000, { message: 'A syringe over 1 L is no syringe.' })
+  @IsNumber({}, { message: 'How much does the syringe hold?' })
+  syringeML?: number;
+
+  @ValidateIf(pumped)
+  @Min(10, { message: 'Closer than 10 mm tears the meat.' })
+  @Max(100, { message: 'Further apart than 100 mm leaves gaps. 20 to 30 mm is usual.' })
+  @IsNumber({}, { message: 'How far apart are the needle sites?' })
+  spacingMm?: number;
+
+  @IsInstant('The start needs a date and a time.')
+  startsAt: string;
+
+  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
+  @MinLength(1, { message: 'Who starts it? A name is missing.' })
+  @IsString({ message: 'Who starts it? A name is missing.' })
+  by: string;
+}
+
+const PIECE_CODES = 'ABCDEFGHIJKL';
+
+/** The design that a checked request asks for. */
+export function toDesign(request: BatchRequest): BatchDesign {
+  return {
+    product: request.product,
+    pieces: request.pieces.map((piece, i) => ({
+      code: PIECE_CODES[i] ?? String(i + 1),
+      greenG: piece.greenG,
+      lengthMm: piece.lengthMm,
+      section: piece.shape === 'slab' ? { shape: 'slab', thicknessMm: piece.thicknessMm } : { shape: 'round', diameterMm: piece.thicknessMm },
+    })),
+    school: toSchool(request),
+    saltPercent: request.saltPercent,
+    sugarPercent: request.sugarPercent,
+    nitritePpm: request.nitritePpm,
+    cure: CURE_1,
+    ruleSet: request.ruleSet,
+    cureDays: request.cureDays,
+    meatScaleStepG: request.meatScaleStepG,
+    cureScaleStepG: request.cureScaleStepG,
+    startsAt: new Date(request.startsAt).toISOString(),
+  };
+}
+
+function toSchool(request: BatchRequest): School {
+  const { waterG } = request;
+  if (request.school === 'equilibrium') return { kind: 'equilibrium', waterG };
+  return {
+    kind: 'pumpAndCover',
+    waterG,
+    pumpPercent: request.pumpPercent ?? 0,
+    repumpPercent: request.repumpPercent ?? 0,
+    pickleSaltPercent: request.pickleSaltPercent ?? 0,
+    syringeML: request.syringeML ?? 60,
+    spacingMm: request.spacingMm ?? 25,
+  };
+}
+
+const DAY_MS = 86_400_000;
+
+/** A start that cannot be meant, as a sentence, or null. */
+export function startFault(startsAt: string, now: number): string | null {
+  const days = (Date.parse(startsAt) - now) / DAY_MS;
+  if (Number.isNaN(days)) return 'The start needs a date and a time.';
+  if (days > 366) return 'That start is more than a year away.';
+  if (days < -366) return 'That start is more than a year ago.';
+  return null;
+}

@@ -1,0 +1,4 @@
+export * from './batchRequest.js';
+export * from './logEntryRequest.js';
+export * from './responses.js';
+export * from './isInstant.js';

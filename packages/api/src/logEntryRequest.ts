@@ -1,0 +1,71 @@
+import { LOG_ENTRY_KINDS, type EntryDraft, type LogEntryKind, type StepValues } from '@bunkhouse/core';
+import { IsInstant } from './isInstant.js';
+import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+
+const withStep = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'skipped';
+const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
+const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
+const withReason = (request: LogEntryRequest) => request.kind !== 'done' || request.reason !== undefined;
+
+/** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
+export class LogEntryRequest {
+  /** made by the sender, so that sending it twice writes it once */
+  @IsUUID(undefined, { message: 'The entry needs an id.' })
+  id: string;
+
+  @IsIn(LOG_ENTRY_KINDS, { message: 'That is no kind of entry.' })
+  kind: LogEntryKind;
+
+  /** instant of the act */
+  @IsInstant('Give the time of it.')
+  at: string;
+
+  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
+  @MinLength(1, { message: 'Who did it? A name is missing.' })
+  @IsString({ message: 'Who did it? A name is missing.' })
+  by: string;
+
+  @ValidateIf(withStep)
+  @Matches(/^[a-z0-9-]{1,40}$/, { message: 'This batch has no such step.' })
+  stepId?: string;
+
+  @ValidateIf(withTarget)
+  @IsUUID(undefined, { message: 'There is no such entry.' })
+  replaces?: string;
+
+  @ValidateIf(withValues)
+  @IsObject({ message: 'The measured values are missing.' })
+  values?: StepValues;
+
+  @ValidateIf(withReason)
+  @MaxLength(1000, { message: 'At most 1000 letters.' })
+  @IsString({ message: 'Write why.' })
+  reason?: string;
+
+  /** the last entry of this batch that the sender had seen; if the step was logged since, the sender is told */
+  @IsOptional()
+  @Min(0, { message: 'seen counts entries from 0.' })
+  @IsInt({ message: 'seen counts entries from 0.' })
+  seen?: number;
+}
+
+/** The draft that a checked request asks for. Fields that its kind has no use for are left behind. */
+export function toDraft(request: LogEntryRequest): EntryDraft {
+  const written = { id: request.id, by: request.by.trim(), at: new Date(request.at).toISOString() };
+  const reason = request.reason?.trim() ?? '';
+  const values = request.values ?? {};
+  switch (request.kind) {
+    case 'done':
+      return { ...written, kind: 'done', stepId: request.stepId ?? '', values, ...(reason === '' ? {} : { reason }) };
+    case 'skipped':
+      return { ...written, kind: 'skipped', stepId: request.stepId ?? '', reason };
+    case 'correction':
+      return { ...written, kind: 'correction', replaces: request.replaces ?? '', values, reason };
+    case 'withdrawn':
+      return { ...written, kind: 'withdrawn', replaces: request.replaces ?? '', reason };
+    case 'ended':
+      return { ...written, kind: 'ended', reason };
+    case 'note':
+      return { ...written, kind: 'note', reason };
+  }
+}

@@ -1,0 +1,86 @@
+import 'reflect-metadata';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { BatchRequest, startFault, toDesign } from './batchRequest.js';
+import { LogEntryRequest, toDraft } from './logEntryRequest.js';
+
+const ID = '3b241101-e2bb-4255-8caf-4136c566a962';
+const loin = {
+  id: ID,
+  product: 'canadian-bacon',
+  pieces: [{ greenG: 2600, shape: 'round', thicknessMm: 85, lengthMm: 400 }],
+  school: 'equilibrium',
+  waterG: 1200,
+  saltPercent: 2.3,
+  sugarPercent: 1,
+  nitritePpm: 150,
+  ruleSet: 'us',
+  cureDays: 14,
+  meatScaleStepG: 5,
+  cureScaleStepG: 0.1,
+  startsAt: '2026-10-05T07:00:00Z',
+  by: 'Juno',
+};
+
+const faults = <T extends object>(type: new () => T, body: object) => validateSync(plainToInstance(type, body), { whitelist: true, forbidNonWhitelisted: true }).map((error) => error.property);
+
+describe('a batch request', () => {
+  test('a whole one passes, and becomes a design with lettered pieces', () => {
+    expect(faults(BatchRequest, loin)).toEqual([]);
+    const design = toDesign(plainToInstance(BatchRequest, { ...loin, pieces: [...loin.pieces, { ...loin.pieces[0], shape: 'slab' }] }));
+    expect(design.pieces.map((piece) => [piece.code, piece.section])).toEqual([
+      ['A', { shape: 'round', diameterMm: 85 }],
+      ['B', { shape: 'slab', thicknessMm: 85 }],
+    ]);
+    expect(design.school).toEqual({ kind: 'equilibrium', waterG: 1200 });
+  });
+
+  test.each([
+    ['product', { product: 'tofu' }],
+    ['pieces', { pieces: [] }],
+    ['pieces', { pieces: 'a leg' }],
+    ['pieces', { pieces: [{ greenG: -5, shape: 'round', thicknessMm: 85, lengthMm: 400 }] }],
+    ['pieces', { pieces: Array.from({ length: 13 }, () => loin.pieces[0]) }],
+    ['waterG', { waterG: 0 }],
+    ['waterG', { waterG: '1200' }],
+    ['saltPercent', { saltPercent: Number.NaN }],
+    ['nitritePpm', { nitritePpm: 1e9 }],
+    ['startsAt', { startsAt: 'yesterday' }],
+    ['startsAt', { startsAt: '2026-W41' }],
+    ['startsAt', { startsAt: '2026-13-45T07:00:00Z' }],
+    ['by', { by: '' }],
+    ['hack', { hack: 1 }],
+  ])('%s is refused in %j', (field, wrong) => {
+    expect(faults(BatchRequest, { ...loin, ...wrong })).toEqual([field]);
+  });
+
+  test('the pump’s numbers are asked for only where it pumps', () => {
+    expect(faults(BatchRequest, { ...loin, school: 'pumpAndCover' })).toEqual(['pumpPercent', 'repumpPercent', 'pickleSaltPercent', 'syringeML', 'spacingMm']);
+  });
+
+  test('a start more than a year away is a slip of the finger', () => {
+    const now = Date.parse('2026-10-05T07:00:00Z');
+    expect(startFault('2026-10-09T07:00:00Z', now)).toBeNull();
+    expect(startFault('2062-10-09T07:00:00Z', now)).toMatch(/a year away/);
+    expect(startFault('2006-10-09T07:00:00Z', now)).toMatch(/a year ago/);
+    expect(startFault('soon', now)).toMatch(/date and a time/);
+  });
+});
+
+describe('a log entry request', () => {
+  const done = { id: ID, kind: 'done', at: '2026-10-05T07:00:00Z', by: ' Juno ', stepId: 'weigh', values: { 'greenG:A': 2600 } };
+
+  test('each kind asks for what it needs', () => {
+    expect(faults(LogEntryRequest, done)).toEqual([]);
+    expect(faults(LogEntryRequest, { ...done, stepId: undefined })).toEqual(['stepId']);
+    expect(faults(LogEntryRequest, { ...done, kind: 'correction' })).toEqual(['replaces', 'reason']);
+    expect(faults(LogEntryRequest, { ...done, kind: 'erased' })).toContain('kind');
+    expect(faults(LogEntryRequest, { ...done, values: 'heavy' })).toEqual(['values']);
+    expect(faults(LogEntryRequest, { ...done, seen: -1 })).toEqual(['seen']);
+  });
+
+  test('a draft keeps only what its kind has use for', () => {
+    const draft = toDraft(plainToInstance(LogEntryRequest, { ...done, replaces: ID, reason: '  ' }));
+    expect(draft).toEqual({ id: ID, kind: 'done', at: '2026-10-05T07:00:00.000Z', by: 'Juno', stepId: 'weigh', values: { 'greenG:A': 2600 } });
+  });
+});

@@ -1,0 +1,94 @@
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { dataFolder, ROOT } from './places.mjs';
+import { portIsFree, startPostgres, startServer } from './postgres.mjs';
+import { build, setUpPackages, setUpPostgres } from './setUp.mjs';
+import { giveUp, Plain, step } from './steps.mjs';
+
+const port = Number(process.env.BUNKHOUSE_PORT || 4180);
+const demo = process.argv.includes('--empty') ? '0' : (process.env.BUNKHOUSE_DEMO ?? '1');
+const stops = [];
+let stopping = null;
+
+function stop(code) {
+  stopping ??= (async () => {
+    for (const work of stops.reverse()) await work();
+    process.exit(code);
+  })();
+  return stopping;
+}
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => stop(0));
+
+try {
+  if (Number(process.versions.node.split('.')[0]) < 20) throw new Plain(`Node.js 20.19 or newer is needed; this is ${process.version}.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`BUNKHOUSE_PORT must be a port from 1 to 65535, not "${process.env.BUNKHOUSE_PORT}".`);
+  await askForPort();
+  await setUpPackages();
+  const own = !process.env.DATABASE_URL;
+  if (own) await setUpPostgres();
+  await build();
+  const databaseUrl = own ? await openOwnDatabase() : process.env.DATABASE_URL;
+  let server;
+  await step('Opening the house', async () => {
+    server = await startServer(ROOT, { DATABASE_URL: databaseUrl, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: demo });
+  });
+  stops.push(() => ended(server.child));
+  server.child.on('exit', () => stop(1));
+  console.log(`\n${server.said}\nCtrl-C stops it.`);
+} catch (error) {
+  await Promise.all(stops.map((work) => work()));
+  giveUp(error);
+}
+
+async function askForPort() {
+  if (await portIsFree(port)) return;
+  const ours = await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.json(), () => null);
+  if (ours?.database) throw new Plain(`Bunkhouse is already running at http://127.0.0.1:${port}`);
+  throw new Plain(`Port ${port} is busy. Stop the other program, or choose another port: BUNKHOUSE_PORT=${port + 1} npm start`);
+}
+
+async function openOwnDatabase() {
+  const folder = dataFolder();
+  let database;
+  await step(`Starting the database in ${folder}`, async () => {
+    mkdirSync(folder, { recursive: true });
+    holdFolder(folder);
+    database = await startPostgres(folder);
+  });
+  stops.push(() => database.stop());
+  return database.url;
+}
+
+/** One start at a time on a folder: two would stop each other's database. */
+function holdFolder(folder) {
+  const lock = join(folder, 'start.pid');
+  try {
+    writeFileSync(lock, String(process.pid), { flag: 'wx' });
+  } catch (error) {
+    if (error.code !== 'EEXIST') throw error;
+    const holder = Number(readFileSync(lock, 'utf8'));
+    if (isStart(holder)) throw new Plain(`Another start (process ${holder}) is using ${folder}. Stop it first, or set BUNKHOUSE_DATA to another folder.`);
+    writeFileSync(lock, String(process.pid));
+  }
+  stops.push(() => rmSync(lock, { force: true }));
+}
+
+/** Whether a process is a start of ours, not a stranger with the number of one that was killed. */
+function isStart(pid) {
+  if (pid === process.pid) return false;
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
+  } catch {
+    return false;
+  }
+}
+
+function ended(child) {
+  if (child.exitCode !== null || child.signalCode !== null) return undefined;
+  return new Promise((resolve) => {
+    child.once('exit', resolve);
+    child.kill('SIGTERM');
+    setTimeout(() => child.kill('SIGKILL'), 8000).unref();
+  });
+}
