@@ -1,0 +1,29 @@
+import type { ErrorResponse } from '@bunkhouse/api';
+
+/** An answer of the server that is not what was asked for. `offline`: there was no answer. */
+export class Refusal extends Error {
+  readonly status: number;
+  readonly errors: { field: string; message: string }[];
+
+  constructor(status: number, message: string, errors: { field: string; message: string }[] = []) {
+    super(message);
+    this.name = 'Refusal';
+    this.status = status;
+    this.errors = errors;
+  }
+
+  get offline(): boolean {
+    return this.status === 0;
+  }
+}
+
+/** The one way to ask the server. */
+export async function request<T>(path: string, body?: unknown): Promise<T> {
+  const answer = await fetch(path, body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => {
+    throw new Refusal(0, 'There is no connection to the house. What you typed is kept here: try again in a moment.');
+  });
+  const said = (await answer.json().catch(() => null)) as unknown;
+  if (answer.ok && said !== null) return said as T;
+  const { message, errors } = (said ?? {}) as Partial<ErrorResponse>;
+  throw new Refusal(answer.status, message ?? 'The house gave no answer that can be read. Try again in a moment.', errors);
+}

@@ -1,0 +1,100 @@
+import { RULE_SETS, type NitriteFigures, type RuleSetId } from '@bunkhouse/core';
+import { scaleLinear } from 'd3-scale';
+import { useId } from 'react';
+import { digits } from '../shell/quantities';
+import { Hero } from './Hero';
+import { Working } from './Working';
+
+const WIDTH = 380;
+const INSET = 8;
+const TRACK = { top: 40, height: 20 };
+
+/** Ingoing nitrite against floor, target and limit, printed in words too. */
+export function NitriteGauge({ nitrite, target, ruleSet, weighed }: { nitrite: NitriteFigures; target: number; ruleSet: Exclude<RuleSetId, 'house'>; weighed: boolean }) {
+  const { applies, judgement, because, others } = nitrite;
+  const half = (applies.high - applies.low) / 2;
+  return (
+    <section className="panel nitrite-panel" aria-label="Ingoing nitrite">
+      <div className="nitrite-top">
+        <Hero label={`Ingoing nitrite, ${applies.label.toLowerCase()}`} value={digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)} unit="ppm" doubt={half >= 0.5 ? `± ${digits(half, half < 10 ? 1 : 0)}` : undefined} size="xl" tone="nitrite">
+          <p className="note">{judgementText(nitrite)}</p>
+        </Hero>
+        <Band nitrite={nitrite} target={target} />
+      </div>
+      <div className="nitrite-foot">
+        <ul>
+          {others.map((other) => (
+            <li key={other.id}>
+              {other.label}: <b>{digits(other.value, 1)} ppm</b>
+            </li>
+          ))}
+          <li className="note">{because}</li>
+          <li className="note">
+            {RULE_SETS[ruleSet].name}, {weighed ? 'from your weights' : 'as planned'}. Check your own code.
+          </li>
+        </ul>
+        <Working figures={[applies, ...others]} />
+      </div>
+      <span className="sr">Limit {judgement.limit} ppm.</span>
+    </section>
+  );
+}
+
+/** Rounding must not hide a bound: one place more near it. */
+const closeToBound = ({ applies, judgement }: NitriteFigures): boolean => [judgement.floor, judgement.limit].some((bound) => Math.abs(applies.value - bound) < 1 && applies.value !== bound);
+
+function judgementText({ applies, judgement }: NitriteFigures): string {
+  const { floor, limit, verdict } = judgement;
+  if (verdict === 'over') return `Over the limit of ${limit} ppm by ${digits(applies.value - limit, 1)}.`;
+  if (verdict === 'under') return `Under the floor of ${floor} ppm by ${digits(floor - applies.value, 1)}.`;
+  return `Between floor ${floor} and limit ${limit} ppm.`;
+}
+
+function Band({ nitrite: { applies, judgement }, target }: { nitrite: NitriteFigures; target: number }) {
+  const id = useId();
+  const { floor, limit } = judgement;
+  const x = scaleLinear([0, Math.max(limit * 1.28, applies.value * 1.12)], [INSET, WIDTH - INSET]);
+  const bottom = TRACK.top + TRACK.height;
+  const end = WIDTH - INSET;
+  const at = x(applies.value);
+  const crowded = Math.abs(x(limit) - x(floor)) < 70;
+  return (
+    <svg className="band" viewBox={`0 0 ${WIDTH} 98`} role="img" aria-label={`${digits(applies.value, 1)} ppm, from ${digits(applies.low, 1)} to ${digits(applies.high, 1)}; floor ${floor}, target ${digits(target, 0)}, limit ${limit} ppm`}>
+      <defs>
+        <pattern id={`${id}-under`} width={5} height={TRACK.height} patternUnits="userSpaceOnUse">
+          <path d={`M1 0V${TRACK.height}`} stroke="var(--hair-2)" strokeWidth={1} />
+        </pattern>
+        <pattern id={`${id}-over`} width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V7" stroke="var(--danger)" strokeWidth={2.4} />
+        </pattern>
+      </defs>
+      <rect x={INSET} y={TRACK.top} width={x(floor) - INSET} height={TRACK.height} fill={`url(#${id}-under)`} />
+      <rect x={x(floor)} y={TRACK.top} width={Math.max(0, x(limit) - x(floor))} height={TRACK.height} fill="var(--nitrite-wash)" />
+      <rect x={x(limit)} y={TRACK.top} width={end - x(limit)} height={TRACK.height} fill={`url(#${id}-over)`} />
+      <rect x={INSET} y={TRACK.top} width={end - INSET} height={TRACK.height} fill="none" stroke="var(--hair)" />
+      <path d={`M${x(floor)} ${TRACK.top - 4}V${bottom + 5}`} stroke="var(--ink)" strokeWidth={2} />
+      <path d={`M${x(limit)} ${TRACK.top - 4}V${bottom + 5}`} stroke="var(--danger)" strokeWidth={3} />
+      <rect x={x(applies.low)} y={TRACK.top + 7} width={Math.max(1, x(applies.high) - x(applies.low))} height={6} fill="var(--nitrite)" opacity={0.45} />
+      <path d={`M${x(applies.low)} ${TRACK.top + 3}V${bottom - 3}M${x(applies.high)} ${TRACK.top + 3}V${bottom - 3}`} stroke="var(--nitrite)" strokeWidth={2} />
+      <path d={`M${at} ${bottom}V${TRACK.top}l-6 -9h12l-6 9`} fill="var(--nitrite)" stroke="var(--nitrite)" strokeWidth={2.5} />
+      <path d={`M${x(target)} ${bottom + 3}l5 6-5 6-5-6z`} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.6} />
+      <text x={Math.min(Math.max(at, 22), WIDTH - 22)} y={22} textAnchor="middle" className="needle">
+        {digits(applies.value, closeToBound({ applies, judgement } as NitriteFigures) ? 1 : 0)}
+      </text>
+      <text x={x(floor)} y={bottom + 32} textAnchor={crowded ? 'end' : 'middle'} className="axis">
+        Floor {floor}
+      </text>
+      <text x={Math.min(x(limit), WIDTH - 30)} y={bottom + 32} textAnchor={crowded ? 'start' : 'middle'} className="axis danger">
+        Limit {limit}
+      </text>
+      <text x={INSET} y={bottom + 32} className="axis faint">
+        0
+      </text>
+      {!crowded && target > floor && target < limit && (
+        <text x={x(target)} y={bottom + 32} textAnchor="middle" className="axis">
+          {x(limit) - x(target) > 52 && x(target) - x(floor) > 46 ? `Target` : ''}
+        </text>
+      )}
+    </svg>
+  );
+}

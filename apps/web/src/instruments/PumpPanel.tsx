@@ -1,0 +1,44 @@
+import type { PiecePump, School } from '@bunkhouse/core';
+import { usePreferences } from '../shell/preferences';
+import { digits, inWords } from '../shell/quantities';
+import { Hero } from './Hero';
+import { Working } from './Working';
+
+/** What to pump, and what was pumped. */
+export function PumpPanel({ pump, school }: { pump: PiecePump[]; school: School }) {
+  const preferences = usePreferences();
+  if (school.kind !== 'pumpAndCover') return null;
+  const planned = school.pumpPercent + school.repumpPercent;
+  return (
+    <section className="panel pump" aria-label="Pump">
+      {pump.map(({ code, plan, percent, weighed }) => (
+        <div key={code} className="pump-piece">
+          <Hero label={`Pump${pump.length > 1 ? `, piece ${code}` : ''}, ${weighed ? 'by weight' : 'planned'}`} value={digits(percent.value, 1)} unit="% of green" doubt={weighed ? `± ${digits((percent.high - percent.low) / 2, 1)}` : undefined}>
+            <p className="note">{weighed ? `Planned ${digits(planned, 1)} %.` : school.repumpPercent > 0 ? `${school.pumpPercent} % first, ${school.repumpPercent} % half-way.` : 'In one go.'}</p>
+          </Hero>
+          <dl>
+            <div>
+              <dt>First pump</dt>
+              <dd>
+                {inWords(plan.brineG, 'mass', preferences)}, {inWords(plan.brineML, 'volume', preferences)}
+              </dd>
+            </div>
+            <div>
+              <dt>Strokes</dt>
+              <dd>
+                {plan.strokes} of {inWords(school.syringeML, 'volume', preferences)}
+              </dd>
+            </div>
+            <div>
+              <dt>Needle sites</dt>
+              <dd>
+                {plan.sites}, {digits(plan.mLPerSite, 1)} mL each
+              </dd>
+            </div>
+          </dl>
+          <Working figures={[percent]} />
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,129 @@
+import { STATION_NAMES, type StepState } from '@bunkhouse/core';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useBatch, type Batch } from '../../data/batches';
+import { BrineSheet } from '../../instruments/BrineSheet';
+import { ChillGates } from '../../instruments/ChillGates';
+import { FindingStrip } from '../../instruments/FindingStrip';
+import { NitriteGauge } from '../../instruments/NitriteGauge';
+import { PumpPanel } from '../../instruments/PumpPanel';
+import { Readings } from '../../instruments/Readings';
+import { Plate } from '../../shell/glyphs';
+import { usePreferences } from '../../shell/preferences';
+import { tagWeight } from '../../shell/quantities';
+import { RecordStep } from '../../shell/record/RecordStep';
+import { dayAndTime, span } from '../../shell/times';
+import { useNow } from '../../shell/useNow';
+import { LeaveOut } from './LeaveOut';
+import { LogPanel } from './LogPanel';
+import { Ticket } from './Ticket';
+
+/** One batch: its ticket, the present step, and every figure that follows. */
+export function BatchPage() {
+  const { id = '' } = useParams();
+  const { batch, error } = useBatch(id);
+  if (batch !== undefined) return <WholeBatch key={id} batch={batch} />;
+  return (
+    <div className="page">
+      <h1 className="title">{error === undefined ? 'Batch' : 'No such batch'}</h1>
+      {error !== undefined && (
+        <p className="lead">
+          {error.message} <Link to="/">Go to Today</Link>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function WholeBatch({ batch }: { batch: Batch }) {
+  const { record, state } = batch;
+  const now = useNow();
+  const [chosenId, setChosenId] = useState<string>();
+  const chosen = state.steps.find((step) => step.spec.id === chosenId && step.closing === null);
+  const step = chosen ?? state.next;
+  const { figures } = state;
+  return (
+    <div className="page batch">
+      <Ticket state={state} now={now} chosen={chosen?.spec.id} onChoose={setChosenId} />
+      <div className="batch-main">
+        <BatchHead batch={batch} now={now} />
+        {state.findings.map((finding) => (
+          <FindingStrip key={finding.code + finding.message} finding={finding} />
+        ))}
+        {step !== null && <PresentStep key={step.spec.id} batch={batch} step={step} now={now} onDone={() => setChosenId(undefined)} />}
+        <div className="figures">
+          <NitriteGauge nitrite={figures.nitrite} target={record.design.nitritePpm} ruleSet={record.design.ruleSet} weighed={state.facts.brines.some((brine) => brine.weighed)} />
+          {figures.brines.map((brine) => (
+            <BrineSheet key={brine.brine.id} figures={brine} design={record.design} />
+          ))}
+          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={record.design.school} />}
+          <Readings figures={figures} facts={state.facts} />
+          {state.cooling.some((gate) => gate.startedAt !== null) && <ChillGates gates={state.cooling} now={now} />}
+        </div>
+        <LogPanel batch={batch} />
+      </div>
+    </div>
+  );
+}
+
+function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: number }) {
+  const preferences = usePreferences();
+  const green = Object.values(state.facts.greenG).reduce((a, b) => a + b, 0);
+  const { station, next, outcome, endedAt } = state;
+  return (
+    <div className="batch-head">
+      <div>
+        <h1 className="title">{record.code}</h1>
+        <p>
+          {record.process.name}, {tagWeight(green, preferences)} green, {record.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
+        </p>
+      </div>
+      {station !== null && next !== null ? (
+        <div className="batch-station">
+          <Plate station={station} size={28} />
+          <div>
+            <b>
+              {STATION_NAMES[station]}
+              {station === 'cure' && cureDay(state, record.design.cureDays, now)}
+            </b>
+            <span>
+              {next.spec.title} {dayAndTime(next.dueAt, now)}
+            </span>
+          </div>
+        </div>
+      ) : (
+        <div className="batch-station">
+          <div>
+            <b>{outcome === 'finished' ? 'Packed' : 'Thrown away'}</b>
+            <span>{endedAt === null ? '' : dayAndTime(endedAt, now)}</span>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function cureDay(state: Batch['state'], days: number, now: number): string {
+  const meatIn = state.steps.find((step) => step.spec.id === 'meat-in')?.closing;
+  return meatIn ? `, day ${((now - Date.parse(meatIn.at)) / 86_400_000).toFixed(1)} of ${days}` : '';
+}
+
+function PresentStep({ batch, step, now, onDone }: { batch: Batch; step: StepState; now: number; onDone: () => void }) {
+  const { spec, urgency } = step;
+  return (
+    <section className={`panel present is-${spec.station} ${urgency}`} aria-label={`Next: ${spec.title}`}>
+      <div className="present-head">
+        <h2>{spec.title}</h2>
+        <span className="aside">{urgency === 'overdue' ? `${span(now - step.dueAt)} late` : urgency === 'due' ? 'due now' : `${dayAndTime(step.dueAt, now)}, in ${span(step.dueAt - now)}`}</span>
+      </div>
+      <p className="task">{spec.task}</p>
+      {step.looks.map((look) => (
+        <p key={look.id} className="note look">
+          Looked {dayAndTime(look.at, now)}: not ready yet.
+        </p>
+      ))}
+      <RecordStep batch={batch} step={step} first onDone={onDone} />
+      {spec.skippable && <LeaveOut batch={batch} stepId={spec.id} title={spec.title} />}
+    </section>
+  );
+}

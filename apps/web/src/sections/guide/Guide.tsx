@@ -1,0 +1,77 @@
+import { nitriteLimit, RULE_SETS } from '@bunkhouse/core';
+import { GUIDE } from './words';
+
+/** The terms, the rule sets, where the numbers come from, and the cautions. */
+export function Guide() {
+  return (
+    <div className="page guide">
+      <h1 className="title">Guide</h1>
+      <section className="panel">
+        <div className="ph">
+          <h2>Cautions</h2>
+        </div>
+        <ul className="guide-list">
+          {GUIDE.cautions.map((caution) => (
+            <li key={caution}>{caution}</li>
+          ))}
+        </ul>
+      </section>
+      <section className="panel">
+        <div className="ph">
+          <h2>Rule sets for ingoing nitrite</h2>
+          <span className="aside">ppm as sodium nitrite</span>
+        </div>
+        <div className="table-scroll" tabIndex={0} role="region" aria-label="Rule sets">
+          <table className="book">
+            <thead>
+              <tr>
+                <th scope="col">Rules</th>
+                <th scope="col" className="n">Floor</th>
+                <th scope="col" className="n">Limit, pumped or immersed</th>
+                <th scope="col" className="n">Belly bacon</th>
+                <th scope="col">Source</th>
+              </tr>
+            </thead>
+            <tbody>
+              {Object.values(RULE_SETS).map((rules) => (
+                <tr key={rules.name}>
+                  <th scope="row">{rules.name}</th>
+                  <td className="n">{rules.floor}</td>
+                  <td className="n">{nitriteLimit(rules, 'ham-bone-in', 'pumped', false)}</td>
+                  <td className="n">{nitriteLimit(rules, 'belly-bacon', 'pumped', false)}</td>
+                  <td>{rules.source}. Check your own code.</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <section className="panel">
+        <div className="ph">
+          <h2>Two schools</h2>
+        </div>
+        <dl className="guide-terms">
+          {GUIDE.schools.map(([name, text]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>{text}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
+      <section className="panel">
+        <div className="ph">
+          <h2>Words of the trade</h2>
+        </div>
+        <dl className="guide-terms">
+          {GUIDE.terms.map(([name, text]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>{text}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
+    </div>
+  );
+}

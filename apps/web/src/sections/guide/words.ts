@@ -1,0 +1,26 @@
+/** What the Guide says, in the words of the trade. */
+export const GUIDE: { cautions: readonly string[]; schools: readonly (readonly [string, string])[]; terms: readonly (readonly [string, string])[] } = {
+  cautions: [
+    'Nitrite is poisonous in gram amounts. Weigh it on a fine scale, label it, lock it away.',
+    'Too much harms now, too little harms later: a piece under the floor looks cured and is not protected.',
+    'Keep meat and brine at 1 to 4 °C (34 to 40 °F) until they go to the smoke.',
+    'Time and temperature are checked with a thermometer, never by the clock alone.',
+    'Old brine is never used for a new cure. It goes down the drain with plenty of water.',
+    'This tool computes. Your local food code, your inspector and the label of your cure decide.',
+    'Selling needs a licence and, in most places, a written food-safety plan.',
+  ],
+  schools: [
+    ['Equilibrium, by weight', 'Meat and water are weighed together and get the salt and nitrite that they shall have in the end. It cannot become saltier than planned and the ppm is known, but it is slow: thick pieces take weeks.'],
+    ['Pump and cover', 'A strong pickle goes in by the needle, a mild cover brine holds it. Quick, and the only sure way to the bone of a ham. The weights before and after the needle say what really went in.'],
+  ],
+  terms: [
+    ['Green weight', 'The fresh piece before the needle and the brine.'],
+    ['Pump', 'Brine put into the meat by needle, as % of green weight: (after - before) ÷ green.'],
+    ['Cover brine', 'The brine that a piece lies in.'],
+    ['Pull', 'To lift the piece out at the end of the cure.'],
+    ['Pellicle', 'The tacky, dull skin that takes the smoke.'],
+    ['Salometer', 'Degrees of brine strength: 100 ° is saturated, 26.4 % salt by weight at 15.6 °C.'],
+    ['Ingoing ppm', 'Milligrams of sodium nitrite per kilogram that go in. What is left later is less, and is not computed here.'],
+    ['Chill gates', 'Two temperatures that the cooling core must pass in time: 54 to 27 °C within 5 h and to 7 °C within 10 h more for cured meat with 100 ppm and above; shorter for less (FSIS Appendix B, value from memory).'],
+  ],
+};

@@ -1,0 +1,74 @@
+import { toDesign, type BatchRequest } from '@bunkhouse/api';
+import { STATION_NAMES, STATIONS, type BatchState } from '@bunkhouse/core';
+import { BrineSheet } from '../../instruments/BrineSheet';
+import { FindingStrip } from '../../instruments/FindingStrip';
+import { NitriteGauge } from '../../instruments/NitriteGauge';
+import { PumpPanel } from '../../instruments/PumpPanel';
+import { Readings } from '../../instruments/Readings';
+import { Plate } from '../../shell/glyphs';
+import { dayAndTime } from '../../shell/times';
+import { useNow } from '../../shell/useNow';
+
+/** What a design comes to: nitrite, brines, pump, and the days. */
+export function PlanSheet({ request, state, onTarget }: { request: BatchRequest; state: BatchState; onTarget: (ppm: number) => void }) {
+  const design = toDesign(request);
+  const { figures, findings } = state;
+  const { floor, limit, verdict } = figures.nitrite.judgement;
+  const right = Math.max(floor, Math.floor(limit * 0.75));
+  return (
+    <>
+      {findings.map((finding) => (
+        <FindingStrip key={finding.code} finding={finding} />
+      ))}
+      {verdict !== 'ok' && (
+        <button type="button" className="btn" onClick={() => onTarget(right)}>
+          Aim at {right} ppm instead
+        </button>
+      )}
+      <NitriteGauge nitrite={figures.nitrite} target={request.nitritePpm} ruleSet={request.ruleSet} weighed={false} />
+      <div className="figures">
+        {figures.brines.map((brine) => (
+          <BrineSheet key={brine.brine.id} figures={brine} design={design} />
+        ))}
+        {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} />}
+        <Readings figures={figures} facts={state.facts} />
+      </div>
+      <PlanDates state={state} />
+    </>
+  );
+}
+
+/** The plan from Prep to Pack, a row a station. */
+function PlanDates({ state }: { state: BatchState }) {
+  const now = useNow();
+  return (
+    <section className="panel plan-dates" aria-label="Plan">
+      <div className="ph">
+        <h2>The plan</h2>
+        <span className="aside">{state.steps.length} jobs</span>
+      </div>
+      <ol>
+        {STATIONS.map((station) => {
+          const steps = state.steps.filter((step) => step.spec.station === station);
+          const turns = steps.filter((step) => step.spec.missable);
+          return (
+            <li key={station} className={`is-${station}`}>
+              <Plate station={station} size={24} />
+              <b>{STATION_NAMES[station]}</b>
+              <ul>
+                {steps
+                  .filter((step) => !step.spec.missable)
+                  .map((step) => (
+                    <li key={step.spec.id}>
+                      <span>{step.spec.title}</span> <time dateTime={new Date(step.dueAt).toISOString()}>{dayAndTime(step.dueAt, now)}</time>
+                    </li>
+                  ))}
+                {turns.length > 0 && <li>and {turns.length} turns, one a day</li>}
+              </ul>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,31 @@
+import { useEffect } from 'react';
+import { Outlet, useLocation, useNavigate } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Rail } from './Rail';
+import { SectionBar } from './SectionBar';
+import { Shortcuts } from './Shortcuts';
+
+const GO: Record<string, string> = { t: '/', n: '/new', l: '/ledger', g: '/guide' };
+
+/** The frame of every screen: rail, section bar, and the section. */
+export function House() {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  useHotkeys(Object.keys(GO), (_event, { keys }) => void navigate(GO[keys?.join('') ?? ''] ?? '/'), { preventDefault: true });
+  useEffect(() => {
+    document.getElementById('main')?.scrollTo(0, 0);
+  }, [pathname]);
+  return (
+    <div className="house">
+      <a className="skip" href="#main">
+        To the work
+      </a>
+      <Rail />
+      <SectionBar />
+      <main id="main" className="main" tabIndex={-1}>
+        <Outlet />
+      </main>
+      <Shortcuts />
+    </div>
+  );
+}

@@ -1,0 +1,95 @@
+import { STATION_NAMES, STATIONS, type Station } from '@bunkhouse/core';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import dayjs from 'dayjs';
+import { useHouse, useLiveBatches, type Batch } from '../data/batches';
+import { DutyMenu } from './DutyMenu';
+import { Plate } from './glyphs';
+import { inWords } from './quantities';
+import { usePreferences } from './preferences';
+import { TAG_SIZES, Tag, type TagSize } from './Tag';
+import { useNow } from './useNow';
+
+/** The beam across every screen: each live batch as a tag under its station. */
+export function Rail() {
+  const { batches, failed } = useLiveBatches();
+  const { data: house } = useHouse();
+  const { id } = useParams();
+  const now = useNow();
+  const [stations, size] = useTagSize(batches?.length ?? 0);
+  const byStation = (station: Station) => (batches ?? []).filter(({ state }) => state.station === station);
+  return (
+    <header className="rail">
+      <Link className="sign" to="/" aria-label={`Bunkhouse, ${house?.name ?? ''}: to Today`}>
+        <b>Bunkhouse</b>
+        <span>{house?.name ?? ' '}</span>
+        <ColdRoom batches={batches ?? []} />
+      </Link>
+      <div className={`beam-of ${size}`} ref={stations}>
+        <div className="beam" />
+        <nav className="stations" aria-label="Batches on the rail">
+          {STATIONS.map((station) => {
+            const here = byStation(station);
+            return (
+              <div key={station} className={`stn${here.length === 0 ? ' bare' : ''}`}>
+                <h2 className="stn-h">
+                  <Plate station={station} />
+                  <span className="stn-w">{STATION_NAMES[station]}</span>
+                  {here.length > 1 && <i>{here.length}</i>}
+                </h2>
+                <ul className="tags">
+                  {here.map((batch) => (
+                    <li key={batch.record.id}>
+                      <Tag batch={batch} size={size} open={batch.record.id === id} now={now} />
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            );
+          })}
+        </nav>
+      </div>
+      <div className="clock">
+        <span className="num">{dayjs(now).format('HH:mm')}</span>
+        <span className="date">{dayjs(now).format('ddd D MMM')}</span>
+        <DutyMenu />
+        {failed && <span className="cut-off">No connection</span>}
+      </div>
+    </header>
+  );
+}
+
+const FRESH_MS = 24 * 3_600_000;
+
+/** The refrigerator as it was last read at a turn, if that is not older than a day. */
+function ColdRoom({ batches }: { batches: Batch[] }) {
+  const preferences = usePreferences();
+  const now = useNow();
+  const readings = batches.flatMap(({ state }) =>
+    state.standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.coldC === 'number' ? [{ at: Date.parse(entry.at), C: entry.values.coldC }] : [])),
+  );
+  const last = readings.filter(({ at }) => at > now - FRESH_MS && at <= now).sort((a, b) => b.at - a.at)[0];
+  if (last === undefined) return null;
+  return (
+    <em title={`Read at a turn, ${dayjs(last.at).format('ddd HH:mm')}`}>
+      Cold room <b>{inWords(last.C, 'temperature', preferences)}</b>
+      <small>at {dayjs(last.at).format('HH:mm')}</small>
+    </em>
+  );
+}
+
+/** The widest tags that fit side by side. */
+function useTagSize(count: number): [React.RefObject<HTMLDivElement | null>, TagSize] {
+  const ref = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(1040);
+  useEffect(() => {
+    const element = ref.current;
+    if (element === null) return undefined;
+    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  if (width < 620) return [ref, 'mini'];
+  const room = (size: TagSize) => count * (TAG_SIZES[size].width + 11) + STATIONS.length * 14 <= width;
+  return [ref, room('full') ? 'full' : 'compact'];
+}

@@ -1,0 +1,23 @@
+import { NavLink } from 'react-router';
+import { Glyph, type GlyphName } from './glyphs';
+
+const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
+  { to: '/', name: 'Today', glyph: 'today' },
+  { to: '/new', name: 'New batch', glyph: 'start' },
+  { to: '/ledger', name: 'Ledger', glyph: 'ledger' },
+  { to: '/guide', name: 'Guide', glyph: 'guide' },
+];
+
+/** Down the left side; along the bottom on a phone. */
+export function SectionBar() {
+  return (
+    <nav className="bar" aria-label="Sections">
+      {SECTIONS.map(({ to, name, glyph }) => (
+        <NavLink key={to} to={to} end={to === '/'}>
+          <Glyph name={glyph} size={26} />
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,52 @@
+import type { Station } from '@bunkhouse/core';
+import type { ReactNode } from 'react';
+
+const line = (d: string, width = 2): ReactNode => <path fill="none" stroke="currentColor" strokeWidth={width} d={d} />;
+const solid = (d: string): ReactNode => <path fill="currentColor" fillRule="evenodd" d={d} />;
+
+const WAVE = (y: number) => `M1.5 ${y}c2.6-3.6 4.4-3.6 7 0s4.400 3.600 7 0 4.400-3.600 7 0`;
+
+/** Our own drawings, 24 x 24. */
+const DRAWINGS = {
+  prep: <>{solid('M3.5 7.2h9.6l6.2 6.2v5.4H3.5z')}{solid('M15.6 5h5v5z')}</>,
+  cure: solid('M12 2.4c3.3 4.4 6.6 8 6.6 12.1a6.6 6.6 0 0 1-13.2 0C5.4 10.4 8.7 6.8 12 2.4z'),
+  soak: <>{line(WAVE(9.2), 2.4)}{line(WAVE(16.8), 2.4)}</>,
+  dry: line('M2.5 6.5H16M5.500 12h16M2.500 17.500h11', 2.4),
+  smoke: <>{line('M3 21.200c9.500.3 16.800-4.900 16.800-11.700 0-6.600-9.300-7.300-9.300-1.800 0 3.900 5.100 3.900 5.100.7', 2.5)}{line('M3 15.300c3.600-.7 5.200-3.300 4.300-7.300', 2.5)}</>,
+  cook: solid('M13 1.800c.2 4 6 6.600 6 12.400a7 7 0 0 1-14 0c0-3 1.700-4.900 3-6.700.3 1.500.8 2.500 1.800 3C9.400 6.900 10.600 4 13 1.800zM12 13c-1.500 1.500-2.700 2.600-2.700 4.200a2.700 2.700 0 0 0 5.400 0c0-1.600-1.200-2.700-2.700-4.200z'),
+  chill: line('M12 2v20M3.340 7l17.320 10M3.340 17l17.320-10M9.300 4.300l2.700 2.400 2.700-2.400M9.300 19.700l2.700-2.400 2.700 2.400'),
+  pack: solid('M2.800 4.200h18.400v4.600H2.800zM4 10.300h16v9.700H4zM9 12.300v2.200h6v-2.200z'),
+  today: line('M4 17.500h16M7.200 17.500a4.800 4.800 0 0 1 9.600 0M12 4v4M5.600 8.200l2.300 2.300M18.400 8.200l-2.300 2.300M7 21h10'),
+  ledger: line('M5 3h12.500L20 5.500V21H5zM8.500 3v18M11.500 12.500l2 2 3.500-4.500'),
+  guide: line('M12 21V3M12 4.500h6.500l2.500 2.500-2.500 2.500H12M12 11.500H6L3.500 14 6 16.500h6'),
+  start: line('M6 8h12l3 3v10H3V11zM12 8V2.500M8.500 15h7M12 11.500v7'),
+  caution: solid('M12 2.500l10.500 18.500h-21zM10.900 9v6h2.200V9zM10.900 16.600v2.200h2.200v-2.200z'),
+  danger: solid('M7.500 1.500h9l6 6v9l-6 6h-9l-6-6v-9zM10.800 6v7.500h2.400V6zM10.800 15.800v2.400h2.400v-2.400z'),
+  note: solid('M4 3h16v18H4zM10.900 10.500V17h2.200v-6.500zM10.900 6.800V9h2.200V6.800z'),
+  tick: line('M4.500 12.500l5 5L19.500 7', 2.8),
+  turn: <>{line('M4.500 10a8 8 0 0 1 14.300-2.500M19.500 14a8 8 0 0 1-14.300 2.500', 2.3)}{solid('M20.500 3.500v6.200h-6.200zM3.500 20.500v-6.200h6.200z')}</>,
+  read: <>{line('M12 13V3.500h3.500V13a5 5 0 1 1-5 0M10.500 13V3.500H12', 2.2)}<circle cx="13" cy="17" r="2" fill="currentColor" /></>,
+  weigh: line('M4 20h16l-2-9H6zM12 11V7M7 7h10M12 14.500l3 2.500', 2.2),
+  down: line('M5 9l7 7 7-7', 2.4),
+  pencil: line('M4 20l1-4.500L16.500 4l3.500 3.500L8.500 19zM14 6.500l3.500 3.500', 2),
+} as const;
+
+export type GlyphName = keyof typeof DRAWINGS;
+
+/** A drawing that stands beside its word; never read aloud. */
+export function Glyph({ name, size = 20 }: { name: GlyphName; size?: number }) {
+  return (
+    <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden="true" focusable="false">
+      {DRAWINGS[name]}
+    </svg>
+  );
+}
+
+/** The enamel badge of a station. `ghost`: one that is still to come. */
+export function Plate({ station, size = 20, ghost = false }: { station: Station; size?: number; ghost?: boolean }) {
+  return (
+    <span className={`plate is-${station}${ghost ? ' ghost' : ''}`} style={{ width: size, height: size }}>
+      <Glyph name={station} size={Math.round(size * 0.8)} />
+    </span>
+  );
+}

@@ -1,0 +1,238 @@
+import { checkEntry, inputNames, MIX_STEP_BRINE, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
+import type { LogEntryRequest } from '@bunkhouse/api';
+import { useState, type FormEvent } from 'react';
+import type { Batch } from '../../data/batches';
+import { lookAgain, writeEntry } from '../../data/batches';
+import { Refusal } from '../../data/request';
+import { NumberField } from '../../instruments/NumberField';
+import { Choice } from '../Choice';
+import { Glyph } from '../glyphs';
+import { usePreferences } from '../preferences';
+import { inWords } from '../quantities';
+import { fieldTime } from '../times';
+import { useNow } from '../useNow';
+import { useDraft } from './useDraft';
+
+interface Draft {
+  /** made with the form, so that sending it twice writes once */
+  id: string;
+  values: Partial<StepValues>;
+  reason: string;
+  /** an earlier time, as its field shows it; empty for now */
+  at: string;
+}
+
+const emptyDraft = (): Draft => ({ id: crypto.randomUUID(), values: {}, reason: '', at: '' });
+
+interface RecordStepProps {
+  batch: Batch;
+  step: StepState;
+  /** what to correct; absent for a first entry */
+  corrects?: { id: string; at: string; values: StepValues };
+  /** the filled button of the screen */
+  first: boolean;
+  onDone?: () => void;
+}
+
+/** Asks for the numbers that matter at a step and logs them with the real time. */
+export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepProps) {
+  const { record } = batch;
+  const { spec } = step;
+  const preferences = usePreferences();
+  const now = useNow();
+  const [draft, change, clear] = useDraft<Draft>(`${record.id}.${corrects?.id ?? spec.id}`, corrects === undefined ? emptyDraft() : { ...emptyDraft(), values: corrects.values, at: fieldTime(corrects.at) });
+  const [tried, setTried] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const entry = entryOf(draft, spec.id, corrects?.id, preferences.name, now, corrects?.at);
+  const faults = checkEntry(record, entry, now);
+  const faultAt = (field: string) => (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)?.message ?? refusal?.errors.find((fault) => fault.field === field)?.message;
+  const asksReason = corrects !== undefined || draft.reason !== '' || faults.some((fault) => fault.field === 'reason');
+  const setValue = (name: string, value: number | string | undefined) => {
+    setRefusal(null);
+    change({ values: without(draft.values, name, value) });
+  };
+
+  const send = async (event: FormEvent) => {
+    event.preventDefault();
+    setTried(true);
+    if (busy || faults.length > 0) return;
+    setBusy(true);
+    setRefusal(null);
+    try {
+      await writeEntry(record.id, { ...entry, seen: record.entries.length } as LogEntryRequest);
+      clear();
+      onDone?.();
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      setRefusal(error);
+      if (error.status === 409) {
+        change({ id: crypto.randomUUID() });
+        await lookAgain(record.id);
+      }
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <form className="record" onSubmit={(event) => void send(event)} noValidate>
+      {spec.id in MIX_STEP_BRINE && corrects === undefined && <MixLines batch={batch} stepId={spec.id} values={draft.values} setValue={setValue} faultAt={faultAt} />}
+      {(!(spec.id in MIX_STEP_BRINE) || corrects !== undefined) && (
+        <div className="record-fields">
+          {spec.inputs.flatMap((input) =>
+            inputNames(input, record.design.pieces).map((name, i) => {
+              const value = draft.values[name];
+              const label = input.kind === 'mass' && input.each === 'piece' && record.design.pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
+              if (input.kind === 'choice') {
+                return (
+                  <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>
+                    <Choice label={label} value={typeof value === 'string' ? value : ''} options={Object.fromEntries(input.options.map((option) => [option.value, option.label]))} onChange={(chosen) => setValue(name, chosen)} />
+                    <Fault text={faultAt(`values.${name}`)} />
+                  </div>
+                );
+              }
+              return (
+                <NumberField
+                  key={name}
+                  big
+                  label={label + (input.optional ? ' (if read)' : '')}
+                  quantity={input.kind === 'temperature' ? 'temperature' : input.name === 'cureG' ? 'smallMass' : 'mass'}
+                  value={asNumber(value)}
+                  onChange={(typed) => setValue(name, typed)}
+                  error={faultAt(`values.${name}`)}
+                  hint={hintFor(batch, name, preferences)}
+                  autoFocus={first && i === 0 && input === spec.inputs[0] && corrects !== undefined}
+                />
+              );
+            }),
+          )}
+        </div>
+      )}
+      {asksReason && (
+        <label className={`field${faultAt('reason') ? ' wrong' : ''}`}>
+          <span className="label">{corrects === undefined ? 'Reason, kept in the log' : 'What was wrong with it'}</span>
+          <textarea className="box" rows={2} maxLength={1000} value={draft.reason} onChange={(event) => change({ reason: event.target.value })} />
+          <Fault text={faults.find((fault) => fault.field === 'reason')?.message} />
+        </label>
+      )}
+      <WhenField at={draft.at} now={now} onChange={(at) => change({ at })} fault={faultAt('at') ?? (draft.at === '' ? undefined : faults.find((fault) => fault.field === 'at')?.message)} />
+      {refusal !== null && (
+        <div className="strip warn" role="alert">
+          <span className="w">
+            <Glyph name="caution" size={22} />
+            Not logged
+          </span>
+          <p>{refusal.message}</p>
+        </div>
+      )}
+      <Fault text={tried ? faults.find((fault) => fault.field === 'entry')?.message : undefined} />
+      <div className="record-act">
+        <button type="submit" className={`btn xl${first ? ' go' : ''}`} aria-disabled={busy}>
+          <Glyph name={corrects !== undefined ? 'pencil' : spec.missable ? 'turn' : spec.inputs.some((input) => input.kind === 'temperature') ? 'read' : spec.inputs.some((input) => input.kind === 'mass') ? 'weigh' : 'tick'} />
+          {busy ? 'Logging...' : corrects !== undefined ? 'Log the correction' : spec.act}
+        </button>
+        {preferences.name === '' && (
+          <label className="field sign-as">
+            <span className="label">Your name</span>
+            <input className="box" maxLength={40} autoComplete="off" onBlur={(event) => preferences.change({ name: event.target.value.trim() })} />
+          </label>
+        )}
+      </div>
+    </form>
+  );
+}
+
+const Fault = ({ text }: { text: string | undefined }) => (text === undefined ? null : <p className="fault" role="alert">{text}</p>);
+
+function WhenField({ at, now, onChange, fault }: { at: string; now: number; onChange: (at: string) => void; fault: string | undefined }) {
+  if (at === '') {
+    return (
+      <p className="when">
+        <span>With the time now.</span>
+        <button type="button" className="lnk" onClick={() => onChange(fieldTime(now))}>
+          It was earlier
+        </button>
+      </p>
+    );
+  }
+  return (
+    <div className={`field when-field${fault ? ' wrong' : ''}`}>
+      <label className="label" htmlFor="when">
+        When it was
+      </label>
+      <div className="box-row">
+        <input id="when" className="box" type="datetime-local" value={at} onChange={(event) => onChange(event.target.value === '' ? fieldTime(now) : event.target.value)} />
+        <button type="button" className="box-unit" onClick={() => onChange('')}>
+          now
+        </button>
+      </div>
+      <Fault text={fault} />
+    </div>
+  );
+}
+
+/** Mixing as a tick list: each line weighed, or ticked as on the sheet. */
+function MixLines({ batch, stepId, values, setValue, faultAt }: { batch: Batch; stepId: string; values: Partial<StepValues>; setValue: (name: string, value: number | undefined) => void; faultAt: (field: string) => string | undefined }) {
+  const preferences = usePreferences();
+  const { design } = batch.record;
+  const brine = batch.state.facts.brines.find((candidate) => candidate.id === MIX_STEP_BRINE[stepId]);
+  if (brine === undefined) return null;
+  const lines = [
+    { name: 'waterG', label: 'Water and ice', grams: brine.waterG, quantity: 'mass' as const, step: design.meatScaleStepG },
+    { name: 'saltG', label: 'Salt', grams: brine.saltG, quantity: 'mass' as const, step: design.meatScaleStepG },
+    { name: 'sugarG', label: 'Sugar', grams: brine.sugarG, quantity: 'mass' as const, step: design.meatScaleStepG },
+    { name: 'cureG', label: design.cure.name, grams: brine.cureG, quantity: 'smallMass' as const, step: design.cureScaleStepG },
+  ];
+  return (
+    <ul className="mix-lines">
+      {lines.map(({ name, label, grams, quantity, step }) => {
+        const target = Number((Math.round(grams / step) * step).toFixed(4));
+        return (
+          <li key={name} className={`${name === 'cureG' ? 'cure ' : ''}${values[name] === undefined ? 'open' : 'weighed'}`}>
+            <span className="target">
+              <span className="mix-name">{label}</span>
+              <span className="num">{inWords(target, quantity, preferences)}</span>
+            </span>
+            <NumberField label={`${label}, weighed`} quantity={quantity} value={asNumber(values[name])} onChange={(value) => setValue(name, value)} error={faultAt(`values.${name}`)} />
+            <button type="button" className="btn" onClick={() => setValue(name, target)} aria-label={`${label}: weighed as on the sheet, ${inWords(target, quantity, preferences)}`}>
+              <Glyph name="tick" />
+              As on the sheet
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function hintFor({ state, record }: Batch, name: string, preferences: ReturnType<typeof usePreferences>): string | undefined {
+  const [what, code = ''] = name.split(':');
+  const greenG = state.facts.greenG[code];
+  const grams = (g: number) => inWords(g, 'mass', preferences);
+  const { school } = record.design;
+  if (what === 'greenG' && greenG !== undefined) return `Planned ${grams(greenG)}`;
+  if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover' && (state.facts.pumpings[code] ?? []).length === 0) return `Aim at ${grams(greenG * (1 + school.pumpPercent / 100))}`;
+  if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover') return `Aim at ${grams((greenG * school.repumpPercent) / 100)} more than before`;
+  if (what === 'pulledG' && greenG !== undefined) return `Green ${grams(greenG)}`;
+  if (what === 'pickleC' || what === 'brineC') return `At most ${inWords(4, 'temperature', preferences, 0)}`;
+  return undefined;
+}
+
+function entryOf(draft: Draft, stepId: string, replaces: string | undefined, by: string, now: number, was: string | undefined): EntryDraft {
+  const at = draft.at === '' ? now : was !== undefined && fieldTime(was) === draft.at ? Date.parse(was) : Date.parse(draft.at);
+  const written = { id: draft.id, by: by.trim() === '' ? 'Cook' : by.trim(), at: Number.isFinite(at) ? new Date(at).toISOString() : '' };
+  const values = draft.values as StepValues;
+  if (replaces !== undefined) return { ...written, kind: 'correction', replaces, values, reason: draft.reason };
+  return { ...written, kind: 'done', stepId, values, ...(draft.reason.trim() === '' ? {} : { reason: draft.reason }) };
+}
+
+/** A fault is shown while typing only where something was typed. */
+const wasTyped = (field: string, draft: Draft): boolean => field.startsWith('values.') && draft.values[field.slice('values.'.length)] !== undefined;
+
+function without(values: Partial<StepValues>, name: string, value: number | string | undefined): Partial<StepValues> {
+  const { [name]: _before, ...rest } = values;
+  return value === undefined ? rest : { ...rest, [name]: value };
+}
+
+const asNumber = (value: number | string | undefined): number | undefined => (typeof value === 'number' ? value : value === undefined ? undefined : Number.NaN);

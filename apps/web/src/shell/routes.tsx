@@ -1,0 +1,20 @@
+import { createBrowserRouter } from 'react-router';
+import { House } from './House';
+import { Lost } from './Lost';
+
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: House,
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('../sections/today/Today')).Today }) },
+      { path: 'new', lazy: async () => ({ Component: (await import('../sections/newBatch/NewBatch')).NewBatch }) },
+      { path: 'batches/:id', lazy: async () => ({ Component: (await import('../sections/batch/BatchPage')).BatchPage }) },
+      { path: 'ledger', lazy: async () => ({ Component: (await import('../sections/ledger/Ledger')).Ledger }) },
+      { path: 'guide', lazy: async () => ({ Component: (await import('../sections/guide/Guide')).Guide }) },
+      { path: '*', Component: Lost },
+    ],
+  },
+]);
