@@ -69,8 +69,12 @@ const WEB_SOURCES = ['package-lock.json', 'tsconfig.base.json', 'packages', 'app
 /** Builds what changed since the last build. */
 export async function build() {
   await Promise.all([
-    buildPart('server', SERVER_SOURCES, ['apps/server/dist/main.js', 'packages/core/dist/index.js'], () => run('npx', ['tsc', '-b', 'tsconfig.build.json'], { cwd: ROOT, fault: 'The server could not be built' })),
-    buildPart('web', WEB_SOURCES, ['apps/web/dist/index.html'], () => run('npx', ['vite', 'build'], { cwd: join(ROOT, 'apps/web'), fault: 'The web app could not be built' })),
+    buildPart('server', SERVER_SOURCES, ['apps/server/dist/main.js', 'packages/core/dist/index.js'], () =>
+      run('npx', ['tsc', '-b', 'tsconfig.build.json'], { cwd: ROOT, fault: 'The server could not be built' }),
+    ),
+    buildPart('web', WEB_SOURCES, ['apps/web/dist/index.html'], () =>
+      run('npx', ['vite', 'build'], { cwd: join(ROOT, 'apps/web'), fault: 'The web app could not be built' }),
+    ),
   ]);
 }
 

@@ -22,7 +22,8 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => s
 
 try {
   if (Number(process.versions.node.split('.')[0]) < 20) throw new Plain(`Node.js 20.19 or newer is needed; this is ${process.version}.`);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`BUNKHOUSE_PORT must be a port from 1 to 65535, not "${process.env.BUNKHOUSE_PORT}".`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Plain(`BUNKHOUSE_PORT must be a port from 1 to 65535, not "${process.env.BUNKHOUSE_PORT}".`);
   await askForPort();
   await setUpPackages();
   const own = !process.env.DATABASE_URL;
@@ -43,7 +44,10 @@ try {
 
 async function askForPort() {
   if (await portIsFree(port)) return;
-  const ours = await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.json(), () => null);
+  const ours = await fetch(`http://127.0.0.1:${port}/api/health`).then(
+    (answer) => answer.json(),
+    () => null,
+  );
   if (ours?.database) throw new Plain(`Bunkhouse is already running at http://127.0.0.1:${port}`);
   throw new Plain(`Port ${port} is busy. Stop the other program, or choose another port: BUNKHOUSE_PORT=${port + 1} npm start`);
 }

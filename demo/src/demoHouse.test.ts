@@ -11,7 +11,16 @@ describe.each(['2026-11-23T06:05:00', '2026-11-23T14:20:00', '2027-03-28T02:30:0
   const now = Date.parse(today);
   const house = demoHouse(now);
   const states = house.batches.map(({ request, entries }) =>
-    replay({ id: request.id, code: '', design: toDesign(request), process: processFor(request.product), entries: entries.map((entry, i) => ({ ...entry, seq: i + 1, recordedAt: entry.at }) as LogEntry) }, now),
+    replay(
+      {
+        id: request.id,
+        code: '',
+        design: toDesign(request),
+        process: processFor(request.product),
+        entries: entries.map((entry, i) => ({ ...entry, seq: i + 1, recordedAt: entry.at }) as LogEntry),
+      },
+      now,
+    ),
   );
 
   test('has a batch at every station, one job due and one overdue', () => {
@@ -44,5 +53,7 @@ test('an entry that a real cook could not write is not written for the demo eith
   const [first] = demoHouse(Date.parse('2026-11-23T14:20:00')).batches;
   if (first === undefined) throw new Error('no batches');
   const { request } = first;
-  expect(() => playBatch({ ...request, nitritePpm: 900 }, { seed: 1, cooks: ['Wren'], idOf: (n) => idFrom(`x${n}`), until: Date.parse('2026-11-23T14:20:00') })).toThrow(/over the limit/);
+  expect(() =>
+    playBatch({ ...request, nitritePpm: 900 }, { seed: 1, cooks: ['Wren'], idOf: (n) => idFrom(`x${n}`), until: Date.parse('2026-11-23T14:20:00') }),
+  ).toThrow(/over the limit/);
 });

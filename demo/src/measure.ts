@@ -11,7 +11,15 @@ export function measure(record: BatchRecord, state: BatchState, spec: StepSpec, 
   return values;
 }
 
-function valueOf(record: BatchRecord, state: BatchState, spec: StepSpec, input: StepInput, name: string, random: () => number, so: StepValues): number | string {
+function valueOf(
+  record: BatchRecord,
+  state: BatchState,
+  spec: StepSpec,
+  input: StepInput,
+  name: string,
+  random: () => number,
+  so: StepValues,
+): number | string {
   if (input.kind === 'choice') return CHOICES[input.name] ?? input.options[0]?.value ?? '';
   if (input.kind === 'temperature') return temperature(record, spec, input.name, random);
   const spread = (share: number) => 1 + (random() - 0.5) * 2 * share;
@@ -71,4 +79,3 @@ function asOnSheet(state: BatchState, spec: StepSpec, name: string, cureStepG: n
   const grams = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: brine.cureG }[name] ?? 0;
   return round(grams, name === 'cureG' ? cureStepG : 5);
 }
-

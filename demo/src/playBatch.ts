@@ -1,5 +1,5 @@
 import type { BatchRequest, LogEntryRequest } from '@bunkhouse/api';
-import { checkEntry, processFor, replay, type BatchRecord, type EntryDraft, type LogEntry } from '@bunkhouse/core';
+import { checkEntry, processFor, replay, type BatchRecord, type EntryDraft } from '@bunkhouse/core';
 import { toDesign } from '@bunkhouse/api';
 import { measure } from './measure.js';
 import { seeded } from './random.js';
@@ -38,8 +38,8 @@ export function playBatch(request: BatchRequest, options: PlayOptions): PlayedBa
     const draft: EntryDraft = { id: options.idOf(n), kind: 'done', stepId: next.spec.id, values, at: new Date(at).toISOString(), by };
     const faults = checkEntry(record, draft, at);
     if (faults.length > 0) throw new Error(`${request.product} ${next.spec.id}: ${faults.map((fault) => fault.message).join(' ')}`);
-    entries.push(draft as LogEntryRequest);
-    record = { ...record, entries: [...record.entries, { ...draft, seq: n + 1, recordedAt: draft.at } as LogEntry] };
+    entries.push(draft);
+    record = { ...record, entries: [...record.entries, { ...draft, seq: n + 1, recordedAt: draft.at }] };
     clock = at;
   }
   return { request, entries, record };

@@ -13,14 +13,25 @@ import type { Settings } from './settings.js';
 
 /** The server, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), { logger: ['error', 'warn'], forceCloseConnections: true, abortOnError: false });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
+    logger: ['error', 'warn'],
+    forceCloseConnections: true,
+    abortOnError: false,
+  });
   app.use(securityHeaders());
   app.use(compression());
   app.useBodyParser('json', { limit: '256kb' });
   app.use(storableText);
   app.useGlobalFilters(new PlainErrorFilter());
   app.useGlobalPipes(
-    new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, transform: true, stopAtFirstError: true, exceptionFactory: (errors) => refused(fieldFaults(errors)) }),
+    new ValidationPipe({
+      whitelist: true,
+      forbidNonWhitelisted: true,
+      forbidUnknownValues: true,
+      transform: true,
+      stopAtFirstError: true,
+      exceptionFactory: (errors) => refused(fieldFaults(errors)),
+    }),
   );
   app.enableShutdownHooks();
   SwaggerModule.setup('api/openapi', app, describeApi(app), { ui: false, raw: ['json'], jsonDocumentUrl: 'api/openapi.json' });

@@ -1,3 +1,4 @@
+import { MOST_PIECES } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
@@ -19,13 +20,24 @@ const object = (properties: Record<string, Schema>, optional: string[] = []): Sc
 
 const RESPONSES: Record<string, Schema> = {
   ErrorResponse: object(
-    { statusCode: { type: 'integer' }, message: { type: 'string', description: 'a sentence that a cook understands' }, errors: { type: 'array', items: object({ field: text, message: text }) } },
+    {
+      statusCode: { type: 'integer' },
+      message: { type: 'string', description: 'a sentence that a cook understands' },
+      errors: { type: 'array', items: object({ field: text, message: text }) },
+    },
     ['errors'],
   ),
   HealthResponse: object({ status: { type: 'string', enum: ['ok', 'down'] }, database: text, version: text }),
   HouseResponse: object({ name: text, demo: { type: 'boolean' } }),
   LogEntry: {
-    ...object({ id: { type: 'string', format: 'uuid' }, seq: { type: 'integer' }, kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'note'] }, by: text, at: instant, recordedAt: instant }),
+    ...object({
+      id: { type: 'string', format: 'uuid' },
+      seq: { type: 'integer' },
+      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'note'] },
+      by: text,
+      at: instant,
+      recordedAt: instant,
+    }),
     description: 'done and skipped name a stepId, correction and withdrawn the entry they replace; done and correction carry values in g and °C',
     additionalProperties: true,
   },
@@ -56,9 +68,17 @@ const RESPONSES: Record<string, Schema> = {
 
 /** The whole API, described: requests from the rules that validate them, responses from here. */
 export function describeApi(app: INestApplication): OpenAPIObject {
-  const config = new DocumentBuilder().setTitle('Bunkhouse').setDescription('Wet-cured meat from raw cut to record. Weights in g, temperatures in °C, times as ISO instants.').setVersion(VERSION).build();
+  const config = new DocumentBuilder()
+    .setTitle('Bunkhouse')
+    .setDescription('Wet-cured meat from raw cut to record. Weights in g, temperatures in °C, times as ISO instants.')
+    .setVersion(VERSION)
+    .build();
   const document = SwaggerModule.createDocument(app, config);
   const requests = validationMetadatasToSchemas({ refPointerPrefix: '#/components/schemas/' }) as Record<string, Schema>;
+  // The decorators know that pieces is an array, not of what.
+  const pieces: Schema = { type: 'array', items: { $ref: '#/components/schemas/PieceRequest' }, minItems: 1, maxItems: MOST_PIECES };
+  const batchRequest = requests.BatchRequest as { properties: Record<string, Schema> };
+  batchRequest.properties.pieces = pieces;
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };
   return document;
 }

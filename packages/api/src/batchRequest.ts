@@ -1,7 +1,21 @@
 import { CURE_1, MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type BatchDesign, type School } from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsString, IsUUID, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsNumber,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 
 /** Rule sets that may be chosen for a batch. */
 export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk'] as const;

@@ -22,7 +22,8 @@ const loin = {
   by: 'Juno',
 };
 
-const faults = <T extends object>(type: new () => T, body: object) => validateSync(plainToInstance(type, body), { whitelist: true, forbidNonWhitelisted: true }).map((error) => error.property);
+const faults = <T extends object>(type: new () => T, body: object) =>
+  validateSync(plainToInstance(type, body), { whitelist: true, forbidNonWhitelisted: true }).map((error) => error.property);
 
 describe('a batch request', () => {
   test('a whole one passes, and becomes a design with lettered pieces', () => {

@@ -17,7 +17,8 @@ export class PlainErrorFilter implements ExceptionFilter {
     if (error instanceof HttpException) return fromHttp(error);
     if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, message: error.message }] };
     const status = bodyParserStatus(error);
-    if (status !== null) return { statusCode: status, message: status === 413 ? 'That is too much at once.' : 'That could not be read: it is not well-formed JSON.' };
+    if (status !== null)
+      return { statusCode: status, message: status === 413 ? 'That is too much at once.' : 'That could not be read: it is not well-formed JSON.' };
     if (databaseIsAway(error)) return { statusCode: 503, message: 'The database does not answer just now. Try again in a moment; nothing was written.' };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
     return { statusCode: 500, message: 'Something broke on our side. Nothing was written. The server’s log says what.' };
@@ -31,7 +32,8 @@ function fromHttp(error: HttpException): ErrorResponse {
   const { message, errors } = body as { message?: unknown; errors?: ErrorResponse['errors'] };
   const text = typeof message === 'string' ? message : 'That cannot be.';
   if (statusCode === 404 && text.startsWith('Cannot ')) return { statusCode, message: 'There is nothing at this address.' };
-  if (statusCode === 400 && errors === undefined && / JSON|Unexpected /.test(text)) return { statusCode, message: 'That could not be read: it is not well-formed JSON.' };
+  if (statusCode === 400 && errors === undefined && / JSON|Unexpected /.test(text))
+    return { statusCode, message: 'That could not be read: it is not well-formed JSON.' };
   return errors === undefined ? { statusCode, message: text } : { statusCode, message: text, errors };
 }
 
@@ -45,5 +47,8 @@ const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', '57P01', '57P02
 
 function databaseIsAway(error: unknown): boolean {
   const { code, message } = (error ?? {}) as { code?: unknown; message?: unknown };
-  return (typeof code === 'string' && AWAY.has(code)) || (typeof message === 'string' && /Connection terminated|timeout exceeded when trying to connect|Client has encountered/.test(message));
+  return (
+    (typeof code === 'string' && AWAY.has(code)) ||
+    (typeof message === 'string' && /Connection terminated|timeout exceeded when trying to connect|Client has encountered/.test(message))
+  );
 }

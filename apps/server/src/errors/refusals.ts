@@ -7,8 +7,7 @@ export interface FieldFault {
 }
 
 /** 400 with the faults at their fields; the first one is the message. */
-export const refused = (errors: FieldFault[]): BadRequestException =>
-  new BadRequestException({ message: errors[0]?.message ?? 'That cannot be.', errors });
+export const refused = (errors: FieldFault[]): BadRequestException => new BadRequestException({ message: errors[0]?.message ?? 'That cannot be.', errors });
 
 /** 409: somebody was quicker. */
 export const overtaken = (errors: FieldFault[]): ConflictException => new ConflictException({ message: errors[0]?.message ?? 'Somebody was quicker.', errors });

@@ -39,7 +39,17 @@ export class LogService {
       const faults = checkEntry(batch, draft, now);
       if (faults.length > 0) throw alreadyLogged(faults) ? overtaken(faults) : refused(faults);
       const entry: LogEntry = { ...draft, seq: batch.entries.length + 1, recordedAt: new Date(now).toISOString() };
-      await manager.getRepository(LogEntryEntity).insert(Object.assign(new LogEntryEntity(), { id: entry.id, batchId, seq: entry.seq, kind: entry.kind, body: entry, at: new Date(entry.at), recordedAt: new Date(now) }));
+      await manager.getRepository(LogEntryEntity).insert(
+        Object.assign(new LogEntryEntity(), {
+          id: entry.id,
+          batchId,
+          seq: entry.seq,
+          kind: entry.kind,
+          body: entry,
+          at: new Date(entry.at),
+          recordedAt: new Date(now),
+        }),
+      );
       const after = { ...batch, entries: [...batch.entries, entry] };
       await this.ledger.rebuild(manager, after, now);
       return after;

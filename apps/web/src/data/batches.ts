@@ -53,7 +53,12 @@ export const lookAgain = (batchId: string) => Promise.all([mutate(LIVE), mutate(
 async function refresh(batch: BatchResponse): Promise<void> {
   tellTime();
   await mutate(batchKey(batch.id), batch, { revalidate: false });
-  await mutate<BatchResponse[]>(LIVE, (live) => (live === undefined ? undefined : [...live.filter((other) => other.id !== batch.id), batch].sort((a, b) => a.createdAt.localeCompare(b.createdAt))), { revalidate: false });
+  await mutate<BatchResponse[]>(
+    LIVE,
+    (live) =>
+      live === undefined ? undefined : [...live.filter((other) => other.id !== batch.id), batch].sort((a, b) => a.createdAt.localeCompare(b.createdAt)),
+    { revalidate: false },
+  );
   void mutate(LIVE);
   void mutate(LEDGER);
 }

@@ -19,7 +19,10 @@ export class Refusal extends Error {
 
 /** The one way to ask the server. */
 export async function request<T>(path: string, body?: unknown): Promise<T> {
-  const answer = await fetch(path, body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => {
+  const answer = await fetch(
+    path,
+    body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
+  ).catch(() => {
     throw new Refusal(0, 'There is no connection to the house. What you typed is kept here: try again in a moment.');
   });
   const said = (await answer.json().catch(() => null)) as unknown;

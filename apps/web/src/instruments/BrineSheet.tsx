@@ -11,7 +11,14 @@ export function BrineSheet({ figures, design }: { figures: BrineFigures; design:
     { name: 'Water', note: 'ice counts', grams: brine.waterG, quantity: 'mass', step: design.meatScaleStepG },
     { name: 'Salt', grams: brine.saltG, quantity: 'mass', step: design.meatScaleStepG },
     { name: 'Sugar', grams: brine.sugarG, quantity: 'mass', step: design.meatScaleStepG },
-    { name: design.cure.name, note: `${design.cure.nitritePercent} % nitrite`, grams: brine.cureG, quantity: 'smallMass', step: design.cureScaleStepG, cure: true },
+    {
+      name: design.cure.name,
+      note: `${design.cure.nitritePercent} % nitrite`,
+      grams: brine.cureG,
+      quantity: 'smallMass',
+      step: design.cureScaleStepG,
+      cure: true,
+    },
   ];
   return (
     <section className="panel brine-sheet" aria-label={BRINE_NAMES[brine.id]}>

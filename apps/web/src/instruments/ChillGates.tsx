@@ -26,7 +26,9 @@ export function ChillGates({ gates, now }: { gates: CoolingState[]; now: number 
               </b>
               <span>
                 {gate.startedAt === null
-                  ? 'not begun'
+                  ? gate.lastAbove === null || gate.fromC < 50
+                    ? 'not begun'
+                    : `${inWords(gate.lastAbove.C, 'temperature', preferences)} at ${clockTime(gate.lastAbove.at)}: must be there by ${clockTime(gate.lastAbove.at + gate.limitH * HOUR_MS)} to be sure`
                   : gate.tookH === null
                     ? `${span(elapsedH * HOUR_MS)} of ${gate.limitH} h, until ${clockTime(gate.startedAt + gate.limitH * HOUR_MS)}`
                     : `took ${span(gate.tookH * HOUR_MS)}, ${over ? 'over' : 'within'} ${gate.limitH} h`}

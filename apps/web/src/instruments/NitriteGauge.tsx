@@ -10,13 +10,30 @@ const INSET = 8;
 const TRACK = { top: 40, height: 20 };
 
 /** Ingoing nitrite against floor, target and limit, printed in words too. */
-export function NitriteGauge({ nitrite, target, ruleSet, weighed }: { nitrite: NitriteFigures; target: number; ruleSet: Exclude<RuleSetId, 'house'>; weighed: boolean }) {
+export function NitriteGauge({
+  nitrite,
+  target,
+  ruleSet,
+  weighed,
+}: {
+  nitrite: NitriteFigures;
+  target: number;
+  ruleSet: Exclude<RuleSetId, 'house'>;
+  weighed: boolean;
+}) {
   const { applies, judgement, because, others } = nitrite;
   const half = (applies.high - applies.low) / 2;
   return (
     <section className="panel nitrite-panel" aria-label="Ingoing nitrite">
       <div className="nitrite-top">
-        <Hero label={`Ingoing nitrite, ${applies.label.toLowerCase()}`} value={digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)} unit="ppm" doubt={half >= 0.5 ? `± ${digits(half, half < 10 ? 1 : 0)}` : undefined} size="xl" tone="nitrite">
+        <Hero
+          label={`Ingoing nitrite, ${applies.label.toLowerCase()}`}
+          value={digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)}
+          unit="ppm"
+          doubt={half >= 0.5 ? `± ${digits(half, half < 10 ? 1 : 0)}` : undefined}
+          size="xl"
+          tone="nitrite"
+        >
           <p className="note">{judgementText(nitrite)}</p>
         </Hero>
         <Band nitrite={nitrite} target={target} />
@@ -41,7 +58,8 @@ export function NitriteGauge({ nitrite, target, ruleSet, weighed }: { nitrite: N
 }
 
 /** Rounding must not hide a bound: one place more near it. */
-const closeToBound = ({ applies, judgement }: NitriteFigures): boolean => [judgement.floor, judgement.limit].some((bound) => Math.abs(applies.value - bound) < 1 && applies.value !== bound);
+const closeToBound = ({ applies, judgement }: NitriteFigures): boolean =>
+  [judgement.floor, judgement.limit].some((bound) => Math.abs(applies.value - bound) < 1 && applies.value !== bound);
 
 function judgementText({ applies, judgement }: NitriteFigures): string {
   const { floor, limit, verdict } = judgement;
@@ -59,7 +77,12 @@ function Band({ nitrite: { applies, judgement }, target }: { nitrite: NitriteFig
   const at = x(applies.value);
   const crowded = Math.abs(x(limit) - x(floor)) < 70;
   return (
-    <svg className="band" viewBox={`0 0 ${WIDTH} 98`} role="img" aria-label={`${digits(applies.value, 1)} ppm, from ${digits(applies.low, 1)} to ${digits(applies.high, 1)}; floor ${floor}, target ${digits(target, 0)}, limit ${limit} ppm`}>
+    <svg
+      className="band"
+      viewBox={`0 0 ${WIDTH} 98`}
+      role="img"
+      aria-label={`${digits(applies.value, 1)} ppm, from ${digits(applies.low, 1)} to ${digits(applies.high, 1)}; floor ${floor}, target ${digits(target, 0)}, limit ${limit} ppm`}
+    >
       <defs>
         <pattern id={`${id}-under`} width={5} height={TRACK.height} patternUnits="userSpaceOnUse">
           <path d={`M1 0V${TRACK.height}`} stroke="var(--hair-2)" strokeWidth={1} />

@@ -26,7 +26,11 @@ export function NumberField({ label, quantity, sign, decimals, value, onChange, 
   const unit = scale?.sign ?? sign ?? '';
   const [typed, setTyped] = useState<{ text: string; value: number | undefined; unit: string } | null>(null);
   const asTyped = typed !== null && typed.unit === unit && Object.is(typed.value, value);
-  const text = asTyped ? typed.text : value === undefined || Number.isNaN(value) ? '' : plain(quantity === undefined ? value : toShown(value, quantity, preferences), decimals ?? scale?.decimals ?? 2);
+  const text = asTyped
+    ? typed.text
+    : value === undefined || Number.isNaN(value)
+      ? ''
+      : plain(quantity === undefined ? value : toShown(value, quantity, preferences), decimals ?? scale?.decimals ?? 2);
   const type = (next: string) => {
     const read = readNumber(next);
     const kept = next.trim() === '' ? undefined : read === null ? Number.NaN : quantity === undefined ? read : tryKept(read, quantity, preferences);
@@ -43,7 +47,18 @@ export function NumberField({ label, quantity, sign, decimals, value, onChange, 
         {label}
       </label>
       <div className="box-row">
-        <input id={id} className="box" inputMode="decimal" autoComplete="off" value={text} placeholder={placeholder} autoFocus={autoFocus} aria-invalid={error ? true : undefined} aria-describedby={error || hint ? `${id}-said` : undefined} onChange={(event) => type(event.target.value)} />
+        <input
+          id={id}
+          className="box"
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          placeholder={placeholder}
+          autoFocus={autoFocus}
+          aria-invalid={error ? true : undefined}
+          aria-describedby={error || hint ? `${id}-said` : undefined}
+          onChange={(event) => type(event.target.value)}
+        />
         {quantity === undefined ? (
           <span className="box-unit">{unit}</span>
         ) : (

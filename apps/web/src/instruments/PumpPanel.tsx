@@ -13,8 +13,19 @@ export function PumpPanel({ pump, school }: { pump: PiecePump[]; school: School 
     <section className="panel pump" aria-label="Pump">
       {pump.map(({ code, plan, percent, weighed }) => (
         <div key={code} className="pump-piece">
-          <Hero label={`Pump${pump.length > 1 ? `, piece ${code}` : ''}, ${weighed ? 'by weight' : 'planned'}`} value={digits(percent.value, 1)} unit="% of green" doubt={weighed ? `± ${digits((percent.high - percent.low) / 2, 1)}` : undefined}>
-            <p className="note">{weighed ? `Planned ${digits(planned, 1)} %.` : school.repumpPercent > 0 ? `${school.pumpPercent} % first, ${school.repumpPercent} % half-way.` : 'In one go.'}</p>
+          <Hero
+            label={`Pump${pump.length > 1 ? `, piece ${code}` : ''}, ${weighed ? 'by weight' : 'planned'}`}
+            value={digits(percent.value, 1)}
+            unit="% of green"
+            doubt={weighed ? `± ${digits((percent.high - percent.low) / 2, 1)}` : undefined}
+          >
+            <p className="note">
+              {weighed
+                ? `Planned ${digits(planned, 1)} %.`
+                : school.repumpPercent > 0
+                  ? `${school.pumpPercent} % first, ${school.repumpPercent} % half-way.`
+                  : 'In one go.'}
+            </p>
           </Hero>
           <dl>
             <div>

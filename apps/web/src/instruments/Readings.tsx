@@ -28,7 +28,9 @@ export function Readings({ figures, facts }: { figures: BatchFigures; facts: Bat
         </div>
         <div>
           <dt>Packed</dt>
-          <dd>{facts.packedG === null || figures.yield === null ? <small>– not weighed</small> : `${grams(facts.packedG)}, ${digits(figures.yield.value, 1)} %`}</dd>
+          <dd>
+            {facts.packedG === null || figures.yield === null ? <small>– not weighed</small> : `${grams(facts.packedG)}, ${digits(figures.yield.value, 1)} %`}
+          </dd>
         </div>
       </dl>
       <Working figures={figures.yield === null ? [salt] : [salt, figures.yield]} />

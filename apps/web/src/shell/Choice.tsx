@@ -2,11 +2,27 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 
 /** One of a few, side by side. */
-export function Choice<V extends string>({ label, value, options, onChange }: { label: string; value: V; options: Record<V, string>; onChange: (value: V) => void }) {
+export function Choice<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: V;
+  options: Record<V, string>;
+  onChange: (value: V) => void;
+}) {
   return (
     <div className="field">
       <span className="label">{label}</span>
-      <ToggleButtonGroup className="choice" exclusive value={value} aria-label={label} onChange={(_event, chosen: V | null) => chosen !== null && onChange(chosen)}>
+      <ToggleButtonGroup
+        className="choice"
+        exclusive
+        value={value}
+        aria-label={label}
+        onChange={(_event, chosen: V | null) => chosen !== null && onChange(chosen)}
+      >
         {(Object.entries(options) as [V, string][]).map(([key, word]) => (
           <ToggleButton key={key} value={key}>
             {word}

@@ -7,7 +7,7 @@ import { DutyMenu } from './DutyMenu';
 import { Plate } from './glyphs';
 import { inWords } from './quantities';
 import { usePreferences } from './preferences';
-import { TAG_SIZES, Tag, type TagSize } from './Tag';
+import { FULL_TAG, MINI_TAG, Tag, type TagSize } from './Tag';
 import { useNow } from './useNow';
 
 /** The beam across every screen: each live batch as a tag under its station. */
@@ -25,7 +25,7 @@ export function Rail() {
         <span>{house?.name ?? ' '}</span>
         <ColdRoom batches={batches ?? []} />
       </Link>
-      <div className={`beam-of ${size}`} ref={stations}>
+      <div className={`beam-of ${size.kind}`} ref={stations}>
         <div className="beam" />
         <nav className="stations" aria-label="Batches on the rail">
           {STATIONS.map((station) => {
@@ -66,7 +66,9 @@ function ColdRoom({ batches }: { batches: Batch[] }) {
   const preferences = usePreferences();
   const now = useNow();
   const readings = batches.flatMap(({ state }) =>
-    state.standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.coldC === 'number' ? [{ at: Date.parse(entry.at), C: entry.values.coldC }] : [])),
+    state.standing.flatMap((entry) =>
+      entry.kind === 'done' && typeof entry.values.coldC === 'number' ? [{ at: Date.parse(entry.at), C: entry.values.coldC }] : [],
+    ),
   );
   const last = readings.filter(({ at }) => at > now - FRESH_MS && at <= now).sort((a, b) => b.at - a.at)[0];
   if (last === undefined) return null;
@@ -78,7 +80,11 @@ function ColdRoom({ batches }: { batches: Batch[] }) {
   );
 }
 
-/** The widest tags that fit side by side. */
+const NARROWEST_TAG = 72;
+const GAP = 11;
+const STATION_INSET = 14;
+
+/** The widest tags that fit side by side; on a phone small ones. */
 function useTagSize(count: number): [React.RefObject<HTMLDivElement | null>, TagSize] {
   const ref = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1040);
@@ -89,7 +95,7 @@ function useTagSize(count: number): [React.RefObject<HTMLDivElement | null>, Tag
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  if (width < 620) return [ref, 'mini'];
-  const room = (size: TagSize) => count * (TAG_SIZES[size].width + 11) + STATIONS.length * 14 <= width;
-  return [ref, room('full') ? 'full' : 'compact'];
+  if (width < 620) return [ref, MINI_TAG];
+  const each = Math.floor((width - STATIONS.length * STATION_INSET) / Math.max(1, count)) - GAP;
+  return [ref, each >= FULL_TAG.width ? FULL_TAG : { kind: 'compact', width: Math.max(NARROWEST_TAG, each), height: FULL_TAG.height }];
 }

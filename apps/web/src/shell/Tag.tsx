@@ -5,13 +5,14 @@ import { usePreferences } from './preferences';
 import { tagWeight } from './quantities';
 import { span } from './times';
 
-export type TagSize = 'full' | 'compact' | 'mini';
+export interface TagSize {
+  kind: 'full' | 'compact' | 'mini';
+  width: number;
+  height: number;
+}
 
-export const TAG_SIZES: Record<TagSize, { width: number; height: number }> = {
-  full: { width: 106, height: 69 },
-  compact: { width: 84, height: 69 },
-  mini: { width: 42, height: 42 },
-};
+export const FULL_TAG: TagSize = { kind: 'full', width: 106, height: 69 };
+export const MINI_TAG: TagSize = { kind: 'mini', width: 42, height: 42 };
 
 const DROP = { waiting: 0, due: 9, overdue: 18 } as const;
 const STRIP = 22;
@@ -27,15 +28,21 @@ export function Tag({ batch: { record, state }, size, open, now }: { batch: Batc
   const when = next.urgency === 'overdue' ? `${span(now - next.dueAt)} late` : next.urgency === 'due' ? 'now' : span(next.dueAt - now);
   const label = `${record.code} ${record.process.name} ${weight}, at ${STATION_NAMES[station]}, ${next.spec.title} ${when}${next.urgency === 'waiting' ? '' : `, ${next.urgency}`}`;
   return (
-    <Link className={`tag ${size} is-${station} ${next.urgency}`} to={`/batches/${record.id}`} aria-label={label} aria-current={open ? 'page' : undefined}>
+    <Link
+      style={{ width: size.width }}
+      className={`tag ${size.kind} is-${station} ${next.urgency}`}
+      to={`/batches/${record.id}`}
+      aria-label={label}
+      aria-current={open ? 'page' : undefined}
+    >
       <Shape size={size} urgency={next.urgency} open={open} />
       <span className="tx" aria-hidden="true" style={{ top: DROP[next.urgency] }}>
-        <span className="c">{size === 'mini' ? record.code.split('-')[1] : record.code}</span>
-        {size === 'full' && <span className="w">{weight}</span>}
-        {size !== 'mini' && <span className="k">{size === 'full' ? shortName(record.process.name) : next.spec.title}</span>}
+        <span className="c">{size.kind === 'mini' ? record.code.split('-')[1] : record.code}</span>
+        {size.kind === 'full' && <span className="w">{weight}</span>}
+        {size.kind !== 'mini' && <span className="k">{size.kind === 'full' ? shortName(record.process.name) : next.spec.title}</span>}
         <span className="t">
-          {size === 'full' && <b>{next.spec.title}</b>}
-          <span>{size === 'mini' ? shortSpan(when) : when}</span>
+          {size.kind === 'full' && <b>{next.spec.title}</b>}
+          <span>{size.kind === 'mini' ? shortSpan(when) : when}</span>
         </span>
       </span>
     </Link>
@@ -44,22 +51,31 @@ export function Tag({ batch: { record, state }, size, open, now }: { batch: Batc
 
 const shortName = (name: string) => name.replace('Pastrami brisket', 'Pastrami');
 
-const shortSpan = (when: string) => (when.endsWith('late') ? 'late' : when.replace(/ h \d+$/, ' h').replace(/ d \d+ h$/, ' d').replace(' min', ' m'));
+const shortSpan = (when: string) =>
+  when.endsWith('late')
+    ? 'late'
+    : when
+        .replace(/ h \d+$/, ' h')
+        .replace(/ d \d+ h$/, ' d')
+        .replace(' min', ' m');
 
 function Shape({ size, urgency, open }: { size: TagSize; urgency: keyof typeof DROP; open: boolean }) {
-  const { width, height } = TAG_SIZES[size];
+  const { width, height } = size;
   const top = 9 + DROP[urgency];
-  const cut = size === 'mini' ? 6 : CUT;
-  const strip = size === 'mini' ? 17 : STRIP;
+  const cut = size.kind === 'mini' ? 6 : CUT;
+  const strip = size.kind === 'mini' ? 17 : STRIP;
   const bottom = top + height;
   const middle = width / 2;
-  const flag = urgency === 'waiting' || size === 'mini' ? `M0 ${bottom - strip}H${width}V${bottom}H0Z` : `M0 ${bottom - strip}H${width + 8}L${width + 3} ${bottom - strip / 2}L${width + 8} ${bottom}H0Z`;
+  const flag =
+    urgency === 'waiting' || size.kind === 'mini'
+      ? `M0 ${bottom - strip}H${width}V${bottom}H0Z`
+      : `M0 ${bottom - strip}H${width + 8}L${width + 3} ${bottom - strip / 2}L${width + 8} ${bottom}H0Z`;
   return (
     <svg width={width} height={96} aria-hidden="true" focusable="false">
       {open && <path className="tag-open" d={outline(width, top, bottom, cut, 4)} />}
       <path className="tag-body" d={outline(width, top, bottom, cut, 0)} />
       <path className="tag-strip" d={flag} />
-      <path className="tag-station" d={`M0 ${top + cut}H${size === 'mini' ? 4 : 5}V${bottom - strip}H0Z`} />
+      <path className="tag-station" d={`M0 ${top + cut}H${size.kind === 'mini' ? 4 : 5}V${bottom - strip}H0Z`} />
       <path className="hook" d={`M${middle} ${top + 7}V2.5M${middle} 4c0-3.500 5-2.500 5-6 0-5-9-5-9-.5`} />
       {urgency !== 'waiting' && <rect className="link" x={middle - 3} y={8} width={6} height={9} rx={3} />}
       {urgency === 'overdue' && <rect className="link" x={middle - 3} y={17} width={6} height={9} rx={3} />}

@@ -61,7 +61,11 @@ export const tagWeight = (grams: number, { system }: Shown): string =>
 
 /** Reads a typed number: point or comma, gaps between thousands, a Unicode minus. Null where it is no number. */
 export function readNumber(text: string): number | null {
-  const plain = text.trim().replace(/[\s\u00a0\u202f]/g, '').replace('\u2212', '-').replace(',', '.');
+  const plain = text
+    .trim()
+    .replace(/[\s\u00a0\u202f]/g, '')
+    .replace('\u2212', '-')
+    .replace(',', '.');
   if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain)) return null;
   const value = Number(plain);
   return Number.isFinite(value) ? value : null;

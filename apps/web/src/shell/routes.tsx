@@ -1,12 +1,12 @@
 import { createBrowserRouter } from 'react-router';
 import { House } from './House';
-import { Lost } from './Lost';
+import { Broken, Lost } from './Lost';
 
 export const router = createBrowserRouter([
   {
     path: '/',
     Component: House,
-    ErrorBoundary: Lost,
+    ErrorBoundary: Broken,
     HydrateFallback: () => null,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../sections/today/Today')).Today }) },

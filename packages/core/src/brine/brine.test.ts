@@ -155,7 +155,9 @@ describe('pickle', () => {
   });
 
   test('impossible wishes are refused', () => {
-    expect(() => pickle({ waterG: 1000, saltPercentOfBrine: 29, cure: CURE_1, target: { ppm: 100, basis: 'pumped', pumpPercent: 10 } })).toThrow(/holds at most/);
+    expect(() => pickle({ waterG: 1000, saltPercentOfBrine: 29, cure: CURE_1, target: { ppm: 100, basis: 'pumped', pumpPercent: 10 } })).toThrow(
+      /holds at most/,
+    );
     expect(() => pickle({ waterG: 1000, saltPercentOfBrine: 2, cure: CURE_1, target: { ppm: 2000, basis: 'pumped', pumpPercent: 5 } })).toThrow(/cure alone/);
     expect(() => pickle({ waterG: 1000, cure: CURE_1, target: { ppm: 100, basis: 'dry', meatG: 1 } })).toThrow(/either in %/);
   });
@@ -176,18 +178,25 @@ describe('pump and cover', () => {
 
   test('salt is conserved: pump and cover together give the salt that was asked for', () => {
     fc.assert(
-      fc.property(fc.double({ min: 2, max: 14, noNaN: true }), fc.double({ min: 2.2, max: 3, noNaN: true }), fc.double({ min: 0.4, max: 1.2, noNaN: true }), (pump, salt, water) => {
-        const p = { ...ham, pumpPercent: pump, saltPercent: salt, coverWaterG: 7000 * water };
-        const { pickle: made, cover, injectedG } = pumpAndCoverBrines(p);
-        const used = injectedG / made.brineG;
-        const saltIn = used * (made.saltG + made.cureG * 0.9375) + cover.saltG + cover.cureG * 0.9375;
-        expect((saltIn / (7000 + p.coverWaterG + used * made.waterG)) * 100).toBeCloseTo(salt, 6);
-      }),
+      fc.property(
+        fc.double({ min: 2, max: 14, noNaN: true }),
+        fc.double({ min: 2.2, max: 3, noNaN: true }),
+        fc.double({ min: 0.4, max: 1.2, noNaN: true }),
+        (pump, salt, water) => {
+          const p = { ...ham, pumpPercent: pump, saltPercent: salt, coverWaterG: 7000 * water };
+          const { pickle: made, cover, injectedG } = pumpAndCoverBrines(p);
+          const used = injectedG / made.brineG;
+          const saltIn = used * (made.saltG + made.cureG * 0.9375) + cover.saltG + cover.cureG * 0.9375;
+          expect((saltIn / (7000 + p.coverWaterG + used * made.waterG)) * 100).toBeCloseTo(salt, 6);
+        },
+      ),
     );
   });
 
   test('a pump that is too salty by itself is refused, and says what would do', () => {
-    expect(() => pumpAndCoverBrines({ ...ham, pickleSaltPercent: 20, sugarPercent: 0, pumpPercent: 20, coverWaterG: 800 })).toThrow(/Make the pickle .* % or weaker/);
+    expect(() => pumpAndCoverBrines({ ...ham, pickleSaltPercent: 20, sugarPercent: 0, pumpPercent: 20, coverWaterG: 800 })).toThrow(
+      /Make the pickle .* % or weaker/,
+    );
   });
 });
 

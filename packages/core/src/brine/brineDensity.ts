@@ -55,9 +55,7 @@ export function brineDensity(b: { saltPercent: number; sugarPercent?: number; te
  */
 export function waterDensity(temperatureC: number): number {
   const t = requireNumber('temperatureC', temperatureC, { min: 0, max: 100, unit: '°C' });
-  const numerator =
-    999.83952 +
-    t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 + t * -280.54253e-12))));
+  const numerator = 999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 + t * -280.54253e-12))));
   return numerator / (1 + 16.87985e-3 * t) / 1000;
 }
 

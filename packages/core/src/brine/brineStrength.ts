@@ -33,7 +33,10 @@ export function brineStrength(brine: BrineWeights, cure: CureMix): BrineStrength
   const ofSaltAndWater = (salt / (waterG + salt)) * 100;
   if (ofSaltAndWater > SATURATED_SALT_PERCENT) {
     const mostG = (waterG * SATURATED_SALT_PERCENT) / (100 - SATURATED_SALT_PERCENT);
-    throw new InputError('saltPercent', `${Math.round(waterG)} g of water holds at most ${Math.floor(mostG)} g of salt; this asks for ${Math.ceil(salt)} g. Take more water or less salt.`);
+    throw new InputError(
+      'saltPercent',
+      `${Math.round(waterG)} g of water holds at most ${Math.floor(mostG)} g of salt; this asks for ${Math.ceil(salt)} g. Take more water or less salt.`,
+    );
   }
   const brineSaltPercent = (salt / brineWeight(brine)) * 100;
   return { brineSaltPercent, salometer: saltPercentToSalometer(brineSaltPercent) };

@@ -45,7 +45,7 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
   const salt = requireNumber('saltPercent', p.saltPercent, { min: 0, max: 30, unit: '%' }) / 100;
   const sugar = requireNumber('sugarPercent', p.sugarPercent ?? 0, { min: 0, max: 30, unit: '%' }) / 100;
   const share = nitriteShare(p.cure);
-  const counted = p.countCureSalt ?? true ? p.cure.saltPercent / 100 : 0;
+  const counted = (p.countCureSalt ?? true) ? p.cure.saltPercent / 100 : 0;
   const everything = p.saltBase === 'everything';
   const dose = requireDose(p);
 
@@ -85,4 +85,3 @@ function requireDose(p: EquilibriumBrineParams): { kind: 'nitritePpm' | 'cureGPe
   }
   return { kind: 'cureGPerKg', amount: requireNumber('cureGPerKg', p.cureGPerKg, { min: 0, max: 500, unit: 'g/kg' }) };
 }
-

@@ -61,13 +61,23 @@ export function pumpAndCoverBrines(p: PumpAndCoverParams): { pickle: MixedBrine;
   const saltG = coverSaltG - carriedSalt * cureG;
   if (saltG < 0) {
     const most = (((salt * baseG - carriedSalt * cureG) / injectedG) * 100).toFixed(1);
-    throw new InputError('pickleSaltPercent', `This pump alone brings more than ${p.saltPercent} % salt. Make the pickle ${most} % or weaker, pump less, or ask for more salt.`);
+    throw new InputError(
+      'pickleSaltPercent',
+      `This pump alone brings more than ${p.saltPercent} % salt. Make the pickle ${most} % or weaker, pump less, or ask for more salt.`,
+    );
   }
   const cover = { waterG, saltG, sugarG: coverSugarG, cureG };
   const made = injected * PICKLE_SPARE;
   return {
     injectedG,
-    pickle: { ...perKg, waterG: perKg.waterG * made, saltG: perKg.saltG * made, sugarG: perKg.sugarG * made, cureG: perKg.cureG * made, brineG: injectedG * PICKLE_SPARE },
+    pickle: {
+      ...perKg,
+      waterG: perKg.waterG * made,
+      saltG: perKg.saltG * made,
+      sugarG: perKg.sugarG * made,
+      cureG: perKg.cureG * made,
+      brineG: injectedG * PICKLE_SPARE,
+    },
     cover: { ...cover, brineG, ...brineStrength(cover, p.cure) },
   };
 }

@@ -36,7 +36,10 @@ export function cureForNitrite(p: NitriteBasis & { targetPpm: number; cure: Cure
   const targetPpm = requireNumber('targetPpm', p.targetPpm, { min: 0, max: 1e6, unit: 'ppm' });
   const cureG = ((targetPpm / 1e6) * basisWeightG(p)) / nitriteShare(p.cure);
   if ('brineG' in p && cureG > p.brineG) {
-    throw new InputError('targetPpm', `${p.cure.name} cannot give ${targetPpm} ppm here: it would take ${Math.ceil(cureG)} g of cure in ${Math.round(p.brineG)} g of brine.`);
+    throw new InputError(
+      'targetPpm',
+      `${p.cure.name} cannot give ${targetPpm} ppm here: it would take ${Math.ceil(cureG)} g of cure in ${Math.round(p.brineG)} g of brine.`,
+    );
   }
   return cureG;
 }

@@ -16,7 +16,7 @@ const CUP_ML = convert(1, 'cup', 'mL');
  * @throws InputError for an unknown ingredient, a negative or absurd amount, or a unit that is neither mass nor volume
  * @example measureToGrams({ ingredient: 'cure-1', amount: 1, unit: 'tsp' }) // { grams: 5.6, low: 4.8, high: 6.2 }
  */
-export function measureToGrams(m: { ingredient: Ingredient | string; amount: number; unit: Unit }): { grams: number; low: number; high: number } {
+export function measureToGrams(m: { ingredient: string; amount: number; unit: Unit }): { grams: number; low: number; high: number } {
   const weights = weightsOf(m.ingredient);
   requireNumber('amount', m.amount, { min: 0, max: 1e7 });
   const kind = unitKind(m.unit);

@@ -26,7 +26,7 @@ class Cook {
     const full = { id: `e${this.made}`, by: 'Test', at: at(hours), ...draft } as unknown as EntryDraft;
     const faults = checkEntry(this.record, full, ms(now));
     if (faults.length === 0) {
-      this.record = { ...this.record, entries: [...this.record.entries, { ...full, seq: this.made, recordedAt: at(now) } as LogEntry] };
+      this.record = { ...this.record, entries: [...this.record.entries, { ...full, seq: this.made, recordedAt: at(now) }] };
     }
     return faults.map((fault) => `${fault.field}: ${fault.message}`);
   }
@@ -61,7 +61,14 @@ describe('a planned batch', () => {
     const plan = planBatch(processFor('ham-bone-in'), usualDesign('ham-bone-in', START));
     const due = plan.steps.filter((step) => !step.spec.missable).map((step) => step.dueAt);
     expect([...due].sort((a, b) => a - b)).toEqual(due);
-    expect(plan.steps.filter((step) => step.spec.missable).map((step) => step.spec.title)).toEqual(['Turn 1', 'Turn 2', 'Turn 3', 'Turn 4', 'Turn 5', 'Turn 6']);
+    expect(plan.steps.filter((step) => step.spec.missable).map((step) => step.spec.title)).toEqual([
+      'Turn 1',
+      'Turn 2',
+      'Turn 3',
+      'Turn 4',
+      'Turn 5',
+      'Turn 6',
+    ]);
     const pull = plan.steps.find((step) => step.spec.id === 'pull');
     const meatIn = plan.steps.find((step) => step.spec.id === 'meat-in');
     expect(((pull?.dueAt ?? 0) - (meatIn?.dueAt ?? 0)) / HOUR).toBe(7 * 24);
@@ -275,7 +282,11 @@ describe('looks, gates and the end', () => {
 
   test('under 100 ppm the shorter gates hold', () => {
     const cook = toCold();
-    const weak = { ...cook.record, design: { ...cook.record.design, nitritePpm: 60 }, entries: cook.record.entries.filter((entry) => entry.kind !== 'done' || entry.stepId !== 'mix') };
+    const weak = {
+      ...cook.record,
+      design: { ...cook.record.design, nitritePpm: 60 },
+      entries: cook.record.entries.filter((entry) => entry.kind !== 'done' || entry.stepId !== 'mix'),
+    };
     expect(replay(weak, ms(361)).cooling[0]).toMatchObject({ limitH: 1.5 });
     expect(cook.state(361).cooling[0]).toMatchObject({ limitH: 5, tookH: null });
   });
@@ -298,8 +309,12 @@ describe('corrections', () => {
 
   test('a correction that contradicts later weights is refused, not swallowed', () => {
     const cook = hamToMeatIn(8140);
-    expect(cook.try({ kind: 'correction', replaces: 'e1', values: { 'greenG:A': 8300 }, reason: 'Read the wrong line' }, 0.2, 5)[0]).toMatch(/^values.greenG:A: .*less after pumping/);
-    expect(cook.try({ kind: 'correction', replaces: 'e2', values: { waterG: 200, saltG: 500, sugarG: 0, cureG: 20 }, reason: 'Read the wrong line' }, 1, 5)[0]).toMatch(/holds at most/);
+    expect(cook.try({ kind: 'correction', replaces: 'e1', values: { 'greenG:A': 8300 }, reason: 'Read the wrong line' }, 0.2, 5)[0]).toMatch(
+      /^values.greenG:A: .*less after pumping/,
+    );
+    expect(
+      cook.try({ kind: 'correction', replaces: 'e2', values: { waterG: 200, saltG: 500, sugarG: 0, cureG: 20 }, reason: 'Read the wrong line' }, 1, 5)[0],
+    ).toMatch(/holds at most/);
   });
 
   test('an entry is taken back only while nothing was built on it', () => {

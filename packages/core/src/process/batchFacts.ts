@@ -49,9 +49,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   const first = byPiece('pump', 'pumpedG');
   const before = byPiece('repump', 'beforeG');
   const after = byPiece('repump', 'pumpedG');
-  const pumpings = Object.fromEntries(
-    design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]),
-  );
+  const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
   const packed = records.get('pack')?.packedG;
   return {
     greenG,

@@ -115,7 +115,15 @@ function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
     return {
       code: piece.code,
       weighed: pumpings.length > 0,
-      plan: pumpPlan({ greenG, pumpPercent: school.pumpPercent, brineDensity: density, syringeML: school.syringeML, spacingMm: school.spacingMm, section: piece.section, lengthMm: piece.lengthMm }),
+      plan: pumpPlan({
+        greenG,
+        pumpPercent: school.pumpPercent,
+        brineDensity: density,
+        syringeML: school.syringeML,
+        spacingMm: school.spacingMm,
+        section: piece.section,
+        lengthMm: piece.lengthMm,
+      }),
       percent: {
         ...scaled(share, 100),
         id: `pump-${piece.code}`,

@@ -14,10 +14,16 @@ export interface Finding {
 }
 
 /** What a batch's figures say, worst first. */
-export function batchFindings(design: BatchDesign, process: Process, facts: BatchFacts, figures: BatchFigures, standing: readonly StandingEntry[] = []): Finding[] {
+export function batchFindings(
+  design: BatchDesign,
+  process: Process,
+  facts: BatchFacts,
+  figures: BatchFigures,
+  standing: readonly StandingEntry[] = [],
+): Finding[] {
   const found = [
     ...nitriteFindings(design, facts, figures),
-    ...cureFindings(design, process),
+    ...cureFindings(design, process, facts),
     ...saltFindings(figures.salt),
     ...pumpFindings(design, facts, figures),
     ...weightFindings(process, facts),
@@ -31,19 +37,41 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
   const { applies, judgement, lowestPumped } = nitrite;
   const ppm = shown(applies);
   if (judgement.verdict === 'over') {
-    return [{ level: 'stop', code: 'nitrite-over', message: `${ppm} ppm is over the limit of ${judgement.limit} ppm. ${remedy(design, facts, rightPpm(judgement), applies)}` }];
+    return [
+      {
+        level: 'stop',
+        code: 'nitrite-over',
+        message: `${ppm} ppm is over the limit of ${judgement.limit} ppm. ${remedy(design, facts, rightPpm(judgement), applies)}`,
+      },
+    ];
   }
   const found: Finding[] = [];
   if (judgement.verdict === 'under') {
-    found.push({ level: 'warn', code: 'nitrite-under', message: `${ppm} ppm is under the floor of ${judgement.floor} ppm: it would look cured and not be protected. Aim at ${rightPpm(judgement)} ppm.` });
+    found.push({
+      level: 'warn',
+      code: 'nitrite-under',
+      message: `${ppm} ppm is under the floor of ${judgement.floor} ppm: it would look cured and not be protected. Aim at ${rightPpm(judgement)} ppm.`,
+    });
   } else if (lowestPumped !== null && lowestPumped.value < judgement.floor) {
-    found.push({ level: 'warn', code: 'pump-under', message: `The needle put in only ${shown(lowestPumped)} ppm${pieceOf(lowestPumped)}, under the floor of ${judgement.floor} ppm. Pump again: the middle has only that until the cover reaches it.` });
+    found.push({
+      level: 'warn',
+      code: 'pump-under',
+      message: `The needle put in only ${shown(lowestPumped)} ppm${pieceOf(lowestPumped)}, under the floor of ${judgement.floor} ppm. Pump again: the middle has only that until the cover reaches it.`,
+    });
   }
   if (judgement.verdict === 'ok' && applies.high > judgement.limit) {
-    found.push({ level: 'warn', code: 'doubt-over', message: `With the doubt of the scales it may be ${shown({ value: applies.high })} ppm, over the limit. Weigh the cure on a finer scale.` });
+    found.push({
+      level: 'warn',
+      code: 'doubt-over',
+      message: `With the doubt of the scales it may be ${shown({ value: applies.high })} ppm, over the limit. Weigh the cure on a finer scale.`,
+    });
   }
   if (judgement.verdict === 'ok' && applies.low < judgement.floor) {
-    found.push({ level: 'warn', code: 'doubt-under', message: `With the doubt of the scales it may be ${shown({ value: applies.low })} ppm, under the floor. Weigh the cure on a finer scale.` });
+    found.push({
+      level: 'warn',
+      code: 'doubt-under',
+      message: `With the doubt of the scales it may be ${shown({ value: applies.low })} ppm, under the floor. Weigh the cure on a finer scale.`,
+    });
   }
   return found;
 }
@@ -63,25 +91,41 @@ const rightPpm = ({ floor, limit }: NitriteJudgement): number => Math.max(floor,
 
 const pieceOf = (figure: Figure): string => (figure.label.includes('piece') ? ` into ${figure.label.slice(figure.label.indexOf('piece'))}` : '');
 
-function cureFindings(design: BatchDesign, process: Process): Finding[] {
+/** Advice for the days of cure: pointless once it is pulled. */
+function cureFindings(design: BatchDesign, process: Process, facts: BatchFacts): Finding[] {
+  if (Object.keys(facts.pulledG).length > 0) return [];
   const days = process.cureDays[design.school.kind];
   const found: Finding[] = [];
   const thick = thickestMm(design);
-  if (design.school.kind === 'equilibrium' && thick > PUMP_ABOVE_MM) {
-    const message =
-      process.product === 'ham-bone-in'
-        ? `A ham ${Math.round(thick)} mm through does not cure to the bone without the needle: the middle may spoil first. Pump and cover it.`
-        : `At ${Math.round(thick)} mm the middle cures slowly: even only after weeks. Pump it, or give it ${days.usual} days and more.`;
-    found.push({ level: 'warn', code: 'thick-unpumped', message });
+  if (design.school.kind === 'equilibrium' && thick > NEVER_UNPUMPED_MM) {
+    found.push({
+      level: 'warn',
+      code: 'thick-unpumped',
+      message: `A piece ${Math.round(thick)} mm through does not cure to the middle without the needle: it may spoil there first. Pump and cover it.`,
+    });
+  } else if (design.school.kind === 'equilibrium' && thick > PUMP_ABOVE_MM) {
+    const level = design.cureDays < days.usual ? 'warn' : 'note';
+    found.push({
+      level,
+      code: 'thick-unpumped',
+      message: `At ${Math.round(thick)} mm the middle cures slowly and may take on colour before it is even. Give it ${days.usual} days and more, or pump it.`,
+    });
   }
   if (design.cureDays < days.shortest) {
-    found.push({ level: 'warn', code: 'cure-short', message: `${design.cureDays} days is shorter than the ${days.shortest} days that are usual at the least: the middle may not be cured.` });
+    found.push({
+      level: 'warn',
+      code: 'cure-short',
+      message: `${design.cureDays} days is shorter than the ${days.shortest} days that are usual at the least: the middle may not be cured.`,
+    });
   }
   if (design.cureDays > days.longest) {
     found.push({ level: 'warn', code: 'cure-long', message: `${design.cureDays} days is longer than the ${days.longest} days that are usual at the most.` });
   }
   return found;
 }
+
+/** No piece so thick is cured by lying alone, mm [M: the section model of handbook part 9 gives a 19 cm ham under 1 % after 14 days]. */
+const NEVER_UNPUMPED_MM = 120;
 
 function saltFindings(salt: Figure): Finding[] {
   if (salt.value > 3) return [{ level: 'note', code: 'salty', message: `${salt.value.toFixed(1)} % salt tastes salty to most: plan a soak.` }];
@@ -102,7 +146,13 @@ function pumpFindings(design: BatchDesign, facts: BatchFacts, figures: BatchFigu
       return [{ level: 'warn', code: 'pump-low', message: `Piece ${code} took ${percent.value.toFixed(1)} % of ${planned} % planned. Pump it again.` }];
     }
     if (percent.value > planned * (1 + PUMP_OFF)) {
-      return [{ level: 'warn', code: 'pump-high', message: `Piece ${code} took ${percent.value.toFixed(1)} %, more than the ${planned} % planned. Drain it and weigh again; expect a longer soak.` }];
+      return [
+        {
+          level: 'warn',
+          code: 'pump-high',
+          message: `Piece ${code} took ${percent.value.toFixed(1)} %, more than the ${planned} % planned. Drain it and weigh again; expect a longer soak.`,
+        },
+      ];
     }
     return [];
   });
@@ -111,12 +161,22 @@ function pumpFindings(design: BatchDesign, facts: BatchFacts, figures: BatchFigu
 function weightFindings(process: Process, facts: BatchFacts): Finding[] {
   const green = sum(facts.greenG);
   if (!process.notAboveGreen || facts.packedG === null || facts.packedG <= green) return [];
-  return [{ level: 'note', code: 'above-green', message: `Packed weight is above green weight. ${process.name} may not be sold heavier than it was green in some places: check your own code.` }];
+  return [
+    {
+      level: 'note',
+      code: 'above-green',
+      message: `Packed weight is above green weight. ${process.name} may not be sold heavier than it was green in some places: check your own code.`,
+    },
+  ];
 }
 
 function warmBrine(standing: readonly StandingEntry[]): Finding[] {
-  const warm = standing.find((entry) => entry.kind === 'done' && entry.stepId === 'meat-in' && typeof entry.values.brineC === 'number' && entry.values.brineC > 4);
-  return warm === undefined ? [] : [{ level: 'note', code: 'warm-brine', message: `The meat went into brine above 4 °C. Reason kept: ${warm.reason ?? 'none'}` }];
+  const warm = standing.find(
+    (entry) => entry.kind === 'done' && entry.stepId === 'meat-in' && typeof entry.values.brineC === 'number' && entry.values.brineC > 4,
+  );
+  return warm === undefined
+    ? []
+    : [{ level: 'note', code: 'warm-brine', message: `The meat went into brine above 4 °C. Reason kept: ${warm.reason ?? 'none'}` }];
 }
 
 /** A figure in a sentence: one place, never rounded across a bound. */

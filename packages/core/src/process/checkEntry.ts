@@ -3,7 +3,7 @@ import { numberFault } from '../units/require.js';
 import type { BatchDesign } from './batchDesign.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
 import { closesStep, failedGates, inputNames } from './gates.js';
-import type { LogEntry, NewLogEntry, StepValues } from './logEntry.js';
+import type { NewLogEntry, StepValues } from './logEntry.js';
 import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
 import type { StepInput, StepSpec } from './step.js';
 
@@ -49,7 +49,12 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
 
 function liveFault(state: BatchState): EntryFault[] {
   if (state.outcome === 'live') return [];
-  return [{ field: 'entry', message: state.outcome === 'finished' ? 'This batch is packed: its log is closed but for notes and corrections.' : 'This batch was thrown away.' }];
+  return [
+    {
+      field: 'entry',
+      message: state.outcome === 'finished' ? 'This batch is packed: its log is closed but for notes and corrections.' : 'This batch was thrown away.',
+    },
+  ];
 }
 
 function stepFault(state: BatchState, stepId: string, check: (step: StepState) => EntryFault[]): EntryFault[] {
@@ -62,7 +67,13 @@ function skipFaults(step: StepState, state: BatchState, draft: { reason: string 
   return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why it is left out.')];
 }
 
-function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: { values: StepValues; reason?: string } & EntryDraft, at: number): EntryFault[] {
+function doneFaults(
+  record: BatchRecord,
+  state: BatchState,
+  step: StepState,
+  draft: { values: StepValues; reason?: string } & EntryDraft,
+  at: number,
+): EntryFault[] {
   const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, record.design, draft.values)];
   if (wrong.length > 0) return wrong;
   const impossible = impossibleFaults(step.spec, state, record, draft);
@@ -100,15 +111,23 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
     const needed = byId.get(id);
     if (needed === undefined) continue;
     if (needed.closing === null) return [{ field: 'entry', message: `${needed.spec.title} comes first and is not logged yet.` }];
-    if (at < Date.parse(needed.closing.at)) return [{ field: 'at', message: `That is before ${needed.spec.title.toLowerCase()}, which was at ${needed.closing.at}.` }];
+    if (at < Date.parse(needed.closing.at))
+      return [{ field: 'at', message: `That is before ${needed.spec.title.toLowerCase()}, which was at ${needed.closing.at}.` }];
   }
-  const later = state.steps.find((other) => other.closing !== null && Date.parse(other.closing.at) < at && (other.spec.needs.includes(step.spec.id) || (step.spec.missable && other.spec.id === 'pull')));
+  const later = state.steps.find(
+    (other) =>
+      other.closing !== null &&
+      Date.parse(other.closing.at) < at &&
+      (other.spec.needs.includes(step.spec.id) || (step.spec.missable && other.spec.id === 'pull')),
+  );
   return later === undefined ? [] : [{ field: 'at', message: `That is after ${later.spec.title.toLowerCase()}, which was at ${later.closing?.at ?? ''}.` }];
 }
 
 function valueFaults(spec: StepSpec, design: BatchDesign, values: StepValues): EntryFault[] {
   const known = new Map(spec.inputs.flatMap((input) => inputNames(input, design.pieces).map((name): [string, StepInput] => [name, input])));
-  const strange = Object.keys(values).filter((name) => !known.has(name)).map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
+  const strange = Object.keys(values)
+    .filter((name) => !known.has(name))
+    .map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
   const wrong = [...known].flatMap(([name, input]) => {
     const message = inputFault(input, Object.hasOwn(values, name) ? values[name] : undefined);
     return message === null ? [] : [{ field: `values.${name}`, message }];
@@ -122,7 +141,12 @@ function inputFault(input: StepInput, value: number | string | undefined): strin
   if (value === undefined) return input.kind !== 'choice' && input.optional ? null : `${input.label} is missing.`;
   if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : `${input.label}: choose one.`;
   if (typeof value !== 'number' || !Number.isFinite(value)) return `${input.label} must be a number.`;
-  const rule = input.kind === 'temperature' ? { min: -30, max: 350, unit: '°C' } : input.allowZero ? { min: 0, max: HEAVIEST_G, unit: 'g' } : { above: 0, max: HEAVIEST_G, unit: 'g' };
+  const rule =
+    input.kind === 'temperature'
+      ? { min: -30, max: 350, unit: '°C' }
+      : input.allowZero
+        ? { min: 0, max: HEAVIEST_G, unit: 'g' }
+        : { above: 0, max: HEAVIEST_G, unit: 'g' };
   const fault = numberFault(value, rule);
   if (fault === null) return null;
   return `${input.label} ${fault}${input.kind === 'mass' && value > HEAVIEST_G ? '. Grams where kilograms were meant?' : ''}.`;
@@ -137,10 +161,21 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     const after = weight('pumpedG');
     const before = weight('beforeG') ?? greenG;
     if (typeof after === 'number' && typeof before === 'number') {
-      if (after < before) faults.push({ field: `values.pumpedG:${code}`, message: `Piece ${code} weighed ${before} g before pumping: it cannot weigh ${after} g after. Weigh again, or correct the weight before.` });
-      else if (after > before * 1.6) faults.push({ field: `values.pumpedG:${code}`, message: `That is ${Math.round((after / before - 1) * 100)} % pumped: no piece holds so much. Look at the unit and weigh again.` });
+      if (after < before)
+        faults.push({
+          field: `values.pumpedG:${code}`,
+          message: `Piece ${code} weighed ${before} g before pumping: it cannot weigh ${after} g after. Weigh again, or correct the weight before.`,
+        });
+      else if (after > before * 1.6)
+        faults.push({
+          field: `values.pumpedG:${code}`,
+          message: `That is ${Math.round((after / before - 1) * 100)} % pumped: no piece holds so much. Look at the unit and weigh again.`,
+        });
     }
-    faults.push(...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2), ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2));
+    faults.push(
+      ...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2),
+      ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2),
+    );
     const planned = design.pieces.find((piece) => piece.code === code)?.greenG ?? greenG;
     faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
   }
@@ -153,7 +188,13 @@ function farFrom(field: string, value: number | string | undefined, expected: nu
   return [{ field, message: `${Math.round(value)} g is far from the ${Math.round(expected)} g before. Look at the unit and weigh again.` }];
 }
 
-function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: { values: StepValues; reason?: string } & EntryDraft, at: number): EntryFault[] {
+function gateFaults(
+  record: BatchRecord,
+  state: BatchState,
+  step: StepState,
+  draft: { values: StepValues; reason?: string } & EntryDraft,
+  at: number,
+): EntryFault[] {
   const { values, reason } = draft;
   const written = hasReason(reason);
   const failed = failedGates(step.spec, values);
@@ -164,7 +205,8 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   if (early !== undefined && !written) {
     const from = state.steps.find((other) => other.spec.id === early.step)?.closing;
     const shortestMs = record.process.cureDays[record.design.school.kind].shortest * early.share * 86_400_000;
-    if (from && at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000) faults.push({ field: 'reason', message: early.say });
+    if (from && at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000)
+      faults.push({ field: 'reason', message: early.say });
   }
   if (step.spec.cooling !== undefined && !written && closesStep(step.spec, values, reason) && coolingFails(record, step, draft, at)) {
     faults.push({ field: 'reason', message: step.spec.cooling.say });
@@ -191,14 +233,17 @@ function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draf
 
 function withDraft(record: BatchRecord, draft: EntryDraft): BatchRecord {
   const seq = record.entries.length + 1;
-  return { ...record, entries: [...record.entries, { ...draft, seq, recordedAt: draft.at } as LogEntry] };
+  return { ...record, entries: [...record.entries, { ...draft, seq, recordedAt: draft.at }] };
 }
 
 function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === draft.replaces || entry.corrections.some((correction) => correction.id === draft.replaces));
   if (target === undefined || target.kind !== 'done') return [{ field: 'replaces', message: 'There is no such entry to correct.' }];
   const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
-  const bare: BatchRecord = { ...record, entries: record.entries.filter((entry) => entry.id !== target.id && !(entry.kind === 'correction' && target.corrections.some(({ id }) => id === entry.id))) };
+  const bare: BatchRecord = {
+    ...record,
+    entries: record.entries.filter((entry) => entry.id !== target.id && !(entry.kind === 'correction' && target.corrections.some(({ id }) => id === entry.id))),
+  };
   const without = replay(bare, now);
   const step = state.steps.find((other) => other.spec.id === target.stepId);
   const open = without.steps.find((other) => other.spec.id === target.stepId);
@@ -214,7 +259,14 @@ function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract
 function reopenFaults(step: StepState, state: BatchState, draft: { values: StepValues; reason: string }): EntryFault[] {
   if (step.closing === null || closesStep(step.spec, draft.values, draft.reason)) return [];
   const built = state.steps.find((other) => other.closing !== null && other.spec.needs.includes(step.spec.id));
-  return built === undefined ? [] : [{ field: 'entry', message: `With these values ${step.spec.title.toLowerCase()} would be open again, but ${built.spec.title.toLowerCase()} was already logged.` }];
+  return built === undefined
+    ? []
+    : [
+        {
+          field: 'entry',
+          message: `With these values ${step.spec.title.toLowerCase()} would be open again, but ${built.spec.title.toLowerCase()} was already logged.`,
+        },
+      ];
 }
 
 function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string): EntryFault[] {
@@ -230,4 +282,3 @@ const hasReason = (reason: string | undefined): boolean => reason !== undefined 
 function reasonFault(reason: string | undefined, length: number, message: string): EntryFault[] {
   return reason !== undefined && reason.trim().length >= length ? [] : [{ field: 'reason', message }];
 }
-

@@ -9,6 +9,9 @@ import { inWorking, type Figure } from './figure.js';
 
 const SOURCE = 'FSIS Processing Inspectors’ Calculations Handbook, Directive 7620.3; value from memory';
 
+/** Figures that differ by less are the same figure, ppm. */
+const ROUNDING_PPM = 1e-6;
+
 /** The ingoing nitrite of a batch by every method that bears on it. */
 export interface NitriteFigures {
   /** the figure that is judged */
@@ -35,7 +38,7 @@ function equilibriumFigures(design: BatchDesign, facts: BatchFacts): NitriteFigu
   const early: Figure = {
     ...scaled(times(over(brine.nitrite, brine.all), exactly(pickUp.percent / 100)), 1e6),
     id: 'nitrite-pick-up',
-    label: pickUp.weighed ? 'At least, by weighed pick-up' : 'At least, if pulled before it is even',
+    label: pickUp.weighed ? `By the pick-up method, ${inWorking(Number(pickUp.percent.toFixed(1)))} % weighed` : 'At least, if pulled before it is even',
     unit: 'ppm',
     base: 'of green weight, by pick-up',
     formula: 'nitrite ÷ brine × pick-up × 1 000 000',
@@ -62,7 +65,7 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   const pumped = pieces.map(({ code, share }) => pumpedFigure(perG, pickle, share, pieces.length > 1 ? code : null));
   const highest = pumped.reduce((a, b) => (b.value > a.value ? b : a));
   const lowest = pumped.reduce((a, b) => (b.value < a.value ? b : a));
-  const pumpedDecides = highest.value >= even.value;
+  const pumpedDecides = highest.value >= even.value - ROUNDING_PPM;
   const applies = pumpedDecides ? highest : even;
   return {
     applies,
@@ -144,4 +147,3 @@ function pickUpPercent(facts: BatchFacts): { percent: number; weighed: boolean }
   if (!all || pulled <= green) return { percent: USUAL_PICK_UP_PERCENT, weighed: false };
   return { percent: ((pulled - green) / green) * 100, weighed: true };
 }
-

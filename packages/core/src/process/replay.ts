@@ -63,6 +63,8 @@ export interface CoolingState {
   startedAt: number | null;
   /** hours, null while running */
   tookH: number | null;
+  /** the last reading above the temperature at which the clock begins */
+  lastAbove: CoreReading | null;
 }
 
 /** Ingoing nitrite from which the longer chill gates hold, ppm [FSIS Appendix B, value from memory]. */
@@ -89,19 +91,22 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const clock = end === undefined ? now : Date.parse(end.at);
   const due = stepTimes(specs, startsAt, design.cureDays, stepFacts(specs, closings, standing), clock);
   const planned = plannedTimes(specs, startsAt, design.cureDays);
-  const steps = withNext(specs.map((spec): StepState => {
-    const closing = closings.get(spec.id) ?? null;
-    const dueAt = due.get(spec.id) ?? startsAt;
-    return {
-      spec,
-      closing,
-      dueAt,
-      plannedAt: planned.get(spec.id) ?? startsAt,
-      looks: looksAt(spec, standing, closing),
-      status: closing === null ? missedOrComing(spec, specs, closings, due, clock) : closing.kind === 'skipped' ? 'skipped' : 'done',
-      urgency: closing === null ? urgency(dueAt, spec.graceH, clock) : 'waiting',
-    };
-  }), end !== undefined);
+  const steps = withNext(
+    specs.map((spec): StepState => {
+      const closing = closings.get(spec.id) ?? null;
+      const dueAt = due.get(spec.id) ?? startsAt;
+      return {
+        spec,
+        closing,
+        dueAt,
+        plannedAt: planned.get(spec.id) ?? startsAt,
+        looks: looksAt(spec, standing, closing),
+        status: closing === null ? missedOrComing(spec, specs, closings, due, clock) : closing.kind === 'skipped' ? 'skipped' : 'done',
+        urgency: closing === null ? urgency(dueAt, spec.graceH, clock) : 'waiting',
+      };
+    }),
+    end !== undefined,
+  );
   const next = steps.find((step) => step.status === 'open') ?? null;
   const last = steps.at(-1)?.closing;
   const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
@@ -128,7 +133,9 @@ function closingEntries(specs: StepSpec[], standing: StandingEntry[]): Map<strin
     const closing =
       skippedWith?.kind === 'skipped'
         ? skippedWith
-        : standing.find((entry) => entry.kind !== 'ended' && entry.stepId === spec.id && (entry.kind === 'skipped' || closesStep(spec, entry.values, entry.reason)));
+        : standing.find(
+            (entry) => entry.kind !== 'ended' && entry.stepId === spec.id && (entry.kind === 'skipped' || closesStep(spec, entry.values, entry.reason)),
+          );
     if (closing !== undefined) closings.set(spec.id, closing);
   }
   return closings;
@@ -155,7 +162,9 @@ function missedOrComing(spec: StepSpec, specs: StepSpec[], closings: Map<string,
   if (!spec.missable) return 'coming';
   const later = specs.slice(specs.indexOf(spec) + 1);
   const sibling = later.find((other) => other.missable);
-  const followed = later.some((other) => !other.missable && other.needs.some((id) => spec.needs.includes(id)) && closings.has(other.id) && other.id !== 'repump');
+  const followed = later.some(
+    (other) => !other.missable && other.needs.some((id) => spec.needs.includes(id)) && closings.has(other.id) && other.id !== 'repump',
+  );
   return followed || closings.has(sibling?.id ?? '') || (sibling !== undefined && (due.get(sibling.id) ?? Infinity) <= now) ? 'missed' : 'coming';
 }
 
@@ -194,6 +203,16 @@ function coolingStates(specs: StepSpec[], standing: StandingEntry[], cured: bool
     const startedAt = crossingTime(readings, fromC);
     const reachedAt = crossingTime(readings, to);
     const tookH = startedAt === null || reachedAt === null ? null : (reachedAt - startedAt) / HOUR_MS;
-    return [{ stepId: spec.id, fromC, toC: to, limitH: cured ? limitH.cured : limitH.uncured, startedAt, tookH }];
+    return [
+      {
+        stepId: spec.id,
+        fromC,
+        toC: to,
+        limitH: cured ? limitH.cured : limitH.uncured,
+        startedAt,
+        tookH,
+        lastAbove: readings.findLast((reading) => reading.C > fromC) ?? null,
+      },
+    ];
   });
 }

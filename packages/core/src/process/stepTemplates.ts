@@ -175,10 +175,24 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
       },
     ],
     gates: [
-      { inputs: ['smell'], oneOf: ['fresh'], onFail: 'stop', say: 'A bad smell ends the batch. Do not taste it, do not go on: end the batch below and throw it away.' },
-      { inputs: ['firmness'], oneOf: ['firm', 'springy'], onFail: 'reason', say: 'Soft in the middle means that the cure did not get there. Put it back for some days, or write why you go on.' },
+      {
+        inputs: ['smell'],
+        oneOf: ['fresh'],
+        onFail: 'stop',
+        say: 'A bad smell ends the batch. Do not taste it, do not go on: end the batch below and throw it away.',
+      },
+      {
+        inputs: ['firmness'],
+        oneOf: ['firm', 'springy'],
+        onFail: 'reason',
+        say: 'Soft in the middle means that the cure did not get there. Put it back for some days, or write why you go on.',
+      },
     ],
-    notBeforeCureShare: { step: 'meat-in', share: 1, say: 'This is before the shortest days of cure: the middle may not be cured. Put it back, or write why you pull it now.' },
+    notBeforeCureShare: {
+      step: 'meat-in',
+      share: 1,
+      say: 'This is before the shortest days of cure: the middle may not be cured. Put it back, or write why you pull it now.',
+    },
   },
 ];
 
@@ -265,7 +279,15 @@ export const drySteps = (dryH: number): StepTemplate[] => [
 ];
 
 /** Smoke and cook in the smoker, with the instant-read check that decides. */
-export const smokeSteps = (p: { smokeC: number; smokeH: number; raiseC: number; cookH: number; restH: number; targetC: number; midway: string }): StepTemplate[] => [
+export const smokeSteps = (p: {
+  smokeC: number;
+  smokeH: number;
+  raiseC: number;
+  cookH: number;
+  restH: number;
+  targetC: number;
+  midway: string;
+}): StepTemplate[] => [
   {
     id: 'light',
     station: 'smoke',
@@ -360,7 +382,9 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     after: { step: 'into-cold', h: p.firstH },
     graceH: 0.25,
     inputs: [{ kind: 'temperature', name: 'coreC', label: 'Core' }],
-    gates: [{ inputs: ['coreC'], max: 27, onFail: 'again', againH: 0.5, say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.' }],
+    gates: [
+      { inputs: ['coreC'], max: 27, onFail: 'again', againH: 0.5, say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.' },
+    ],
     cooling: {
       fromC: 54,
       toC: { cured: 27, uncured: 27 },
@@ -378,7 +402,15 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     after: { step: 'gate-first', h: p.secondH },
     graceH: 0.5,
     inputs: [{ kind: 'temperature', name: 'coreC', label: 'Core' }],
-    gates: [{ inputs: ['coreC'], max: COLD_GATE_C, onFail: 'again', againH: 1, say: 'Still above 4 °C: leave it unwrapped in moving cold air and read again in an hour.' }],
+    gates: [
+      {
+        inputs: ['coreC'],
+        max: COLD_GATE_C,
+        onFail: 'again',
+        againH: 1,
+        say: 'Still above 4 °C: leave it unwrapped in moving cold air and read again in an hour.',
+      },
+    ],
     cooling: {
       fromC: 27,
       toC: { cured: 7, uncured: 4 },

@@ -16,7 +16,13 @@ export interface StepFact {
  *
  * @param steps in the order of the work
  */
-export function stepTimes(steps: readonly StepSpec[], startsAt: number, cureDays: number, facts: ReadonlyMap<string, StepFact>, now: number): Map<string, number> {
+export function stepTimes(
+  steps: readonly StepSpec[],
+  startsAt: number,
+  cureDays: number,
+  facts: ReadonlyMap<string, StepFact>,
+  now: number,
+): Map<string, number> {
   const due = new Map<string, number>();
   const from = (id: string): number => {
     if (id === 'start') return startsAt;

@@ -11,7 +11,15 @@ export function usualDesign(product: string, startsAt: string, schoolKind?: Scho
   const school: School =
     kind === 'equilibrium'
       ? { kind, waterG }
-      : { kind, waterG, pumpPercent: usual.pumpPercent, repumpPercent: usual.repumpPercent, pickleSaltPercent: usual.pickleSaltPercent, syringeML: 60, spacingMm: 25 };
+      : {
+          kind,
+          waterG,
+          pumpPercent: usual.pumpPercent,
+          repumpPercent: usual.repumpPercent,
+          pickleSaltPercent: usual.pickleSaltPercent,
+          syringeML: 60,
+          spacingMm: 25,
+        };
   return {
     product: process.product,
     pieces: [{ code: 'A', greenG: usual.greenG, section: usual.section, lengthMm: usual.lengthMm }],
@@ -29,4 +37,5 @@ export function usualDesign(product: string, startsAt: string, schoolKind?: Scho
 }
 
 /** Water that usually covers so much meat, g, to a tenth of a litre. */
-export const usualWaterG = (product: string, greenG: number): number => Math.max(100, Math.round((processFor(product).usual.waterPerMeat * greenG) / 100) * 100);
+export const usualWaterG = (product: string, greenG: number): number =>
+  Math.max(100, Math.round((processFor(product).usual.waterPerMeat * greenG) / 100) * 100);

@@ -12,7 +12,15 @@ describe('pump', () => {
   });
 
   test('a 7 kg ham at 10 %: 700 g, 636 mL at 1.1 g/mL, eleven strokes of 60 mL', () => {
-    const plan = pumpPlan({ greenG: 7000, pumpPercent: 10, brineDensity: 1.1, syringeML: 60, spacingMm: 25, section: { shape: 'round', diameterMm: 180 }, lengthMm: 300 });
+    const plan = pumpPlan({
+      greenG: 7000,
+      pumpPercent: 10,
+      brineDensity: 1.1,
+      syringeML: 60,
+      spacingMm: 25,
+      section: { shape: 'round', diameterMm: 180 },
+      lengthMm: 300,
+    });
     expect(plan.brineG).toBeCloseTo(700, 9);
     expect(plan.brineML).toBeCloseTo(636.36, 2);
     expect(plan.strokes).toBe(11);

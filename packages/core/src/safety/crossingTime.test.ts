@@ -21,17 +21,39 @@ describe('crossingTime', () => {
   });
 
   test('nothing is credited before a reading at or below', () => {
-    expect(crossingTime([{ at: 0, C: 60 }, { at: HOUR, C: 55 }], 54)).toBeNull();
+    expect(
+      crossingTime(
+        [
+          { at: 0, C: 60 },
+          { at: HOUR, C: 55 },
+        ],
+        54,
+      ),
+    ).toBeNull();
     expect(crossingTime([{ at: 0, C: 50 }], 54)).toBeNull();
     expect(crossingTime([], 54)).toBeNull();
   });
 
   test('a reading on the line is the crossing', () => {
-    expect(crossingTime([{ at: 0, C: 60 }, { at: HOUR, C: 27 }], 27)).toBeCloseTo(HOUR, 3);
+    expect(
+      crossingTime(
+        [
+          { at: 0, C: 60 },
+          { at: HOUR, C: 27 },
+        ],
+        27,
+      ),
+    ).toBeCloseTo(HOUR, 3);
   });
 
   test('a core colder than the cold room it was thought to be in still gives a time', () => {
-    const at = crossingTime([{ at: 0, C: 10 }, { at: HOUR, C: 0 }], 4);
+    const at = crossingTime(
+      [
+        { at: 0, C: 10 },
+        { at: HOUR, C: 0 },
+      ],
+      4,
+    );
     expect(at).toBeGreaterThan(0);
     expect(at).toBeLessThan(HOUR);
   });

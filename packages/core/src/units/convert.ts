@@ -2,20 +2,7 @@ import { InputError } from '../inputError.js';
 import { requireNumber } from './require.js';
 
 export type MassUnit = 'g' | 'kg' | 'oz' | 'lb';
-export type VolumeUnit =
-  | 'mL'
-  | 'L'
-  | 'tsp'
-  | 'tbsp'
-  | 'cup'
-  | 'flozUS'
-  | 'ptUS'
-  | 'qtUS'
-  | 'galUS'
-  | 'flozImp'
-  | 'ptImp'
-  | 'qtImp'
-  | 'galImp';
+export type VolumeUnit = 'mL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'flozUS' | 'ptUS' | 'qtUS' | 'galUS' | 'flozImp' | 'ptImp' | 'qtImp' | 'galImp';
 export type LengthUnit = 'mm' | 'cm' | 'in';
 export type TemperatureUnit = 'C' | 'F';
 export type TimeUnit = 's' | 'min' | 'h' | 'd';

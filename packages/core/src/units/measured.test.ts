@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { exactly, minus, over, plus, times, weighed } from './measured.js';
 
-const measured = fc.tuple(fc.double({ min: 1, max: 1e4, noNaN: true }), fc.double({ min: 0, max: 0.9, noNaN: true })).map(([value, step]) => weighed(value, step));
+const measured = fc
+  .tuple(fc.double({ min: 1, max: 1e4, noNaN: true }), fc.double({ min: 0, max: 0.9, noNaN: true }))
+  .map(([value, step]) => weighed(value, step));
 
 describe('doubt', () => {
   test('a 1 g scale on a 4 g dose is 12 % off either way', () => {

@@ -33,7 +33,9 @@ export class First1795000000000 implements MigrationInterface {
         row jsonb NOT NULL
       )`);
     await query.query(`CREATE INDEX ledger_line_ended_at ON ledger_line (ended_at DESC)`);
-    await query.query(`CREATE TABLE house (id int CONSTRAINT house_pkey PRIMARY KEY CONSTRAINT house_one CHECK (id = 1), name text NOT NULL, demo boolean NOT NULL, demo_from timestamptz, demo_whole boolean NOT NULL)`);
+    await query.query(
+      `CREATE TABLE house (id int CONSTRAINT house_pkey PRIMARY KEY CONSTRAINT house_one CHECK (id = 1), name text NOT NULL, demo boolean NOT NULL, demo_from timestamptz, demo_whole boolean NOT NULL)`,
+    );
     await query.query(`
       CREATE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$
       BEGIN

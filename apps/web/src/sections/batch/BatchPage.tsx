@@ -51,14 +51,19 @@ function WholeBatch({ batch }: { batch: Batch }) {
           <FindingStrip key={finding.code + finding.message} finding={finding} />
         ))}
         {step !== null && <PresentStep key={step.spec.id} batch={batch} step={step} now={now} onDone={() => setChosenId(undefined)} />}
+        <NitriteGauge
+          nitrite={figures.nitrite}
+          target={record.design.nitritePpm}
+          ruleSet={record.design.ruleSet}
+          weighed={state.facts.brines.some((brine) => brine.weighed)}
+        />
         <div className="figures">
-          <NitriteGauge nitrite={figures.nitrite} target={record.design.nitritePpm} ruleSet={record.design.ruleSet} weighed={state.facts.brines.some((brine) => brine.weighed)} />
           {figures.brines.map((brine) => (
             <BrineSheet key={brine.brine.id} figures={brine} design={record.design} />
           ))}
           {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={record.design.school} />}
           <Readings figures={figures} facts={state.facts} />
-          {state.cooling.some((gate) => gate.startedAt !== null) && <ChillGates gates={state.cooling} now={now} />}
+          {state.cooling.some((gate) => gate.lastAbove !== null && gate.fromC > 50) && <ChillGates gates={state.cooling} now={now} />}
         </div>
         <LogPanel batch={batch} />
       </div>
@@ -114,7 +119,13 @@ function PresentStep({ batch, step, now, onDone }: { batch: Batch; step: StepSta
     <section className={`panel present is-${spec.station} ${urgency}`} aria-label={`Next: ${spec.title}`}>
       <div className="present-head">
         <h2>{spec.title}</h2>
-        <span className="aside">{urgency === 'overdue' ? `${span(now - step.dueAt)} late` : urgency === 'due' ? 'due now' : `${dayAndTime(step.dueAt, now)}, in ${span(step.dueAt - now)}`}</span>
+        <span className="aside">
+          {urgency === 'overdue'
+            ? `${span(now - step.dueAt)} late`
+            : urgency === 'due'
+              ? 'due now'
+              : `${dayAndTime(step.dueAt, now)}, in ${span(step.dueAt - now)}`}
+        </span>
       </div>
       <p className="task">{spec.task}</p>
       {step.looks.map((look) => (

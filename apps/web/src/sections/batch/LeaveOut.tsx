@@ -13,7 +13,14 @@ export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch;
   const [reason, setReason] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const send = async () => {
-    const entry: LogEntryRequest = { id, ...act, at: new Date().toISOString(), by: name.trim() === '' ? 'Cook' : name.trim(), reason, seen: batch.record.entries.length };
+    const entry: LogEntryRequest = {
+      id,
+      ...act,
+      at: new Date().toISOString(),
+      by: name.trim() === '' ? 'Cook' : name.trim(),
+      reason,
+      seen: batch.record.entries.length,
+    };
     try {
       await writeEntry(batch.record.id, entry);
       onDone();
@@ -61,5 +68,13 @@ export function LeaveOut({ batch, stepId, title }: { batch: Batch; stepId: strin
       </button>
     );
   }
-  return <WordsForm batch={batch} act={{ kind: 'skipped', stepId }} label={`Why ${title.toLowerCase()} is left out`} button="Log it as left out" onDone={() => setOpen(false)} />;
+  return (
+    <WordsForm
+      batch={batch}
+      act={{ kind: 'skipped', stepId }}
+      label={`Why ${title.toLowerCase()} is left out`}
+      button="Log it as left out"
+      onDone={() => setOpen(false)}
+    />
+  );
 }

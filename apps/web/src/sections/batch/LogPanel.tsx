@@ -26,7 +26,14 @@ export function LogPanel({ batch }: { batch: Batch }) {
       {record.entries.length === 0 && <p className="empty">Nothing is logged yet. The first job stands above.</p>}
       <ol>
         {[...record.entries].reverse().map((entry) => (
-          <LogLine key={entry.id} batch={batch} entry={entry} standing={standing.get(entry.id)} last={lastStanding?.id === entry.id} onCorrect={setCorrecting} />
+          <LogLine
+            key={entry.id}
+            batch={batch}
+            entry={entry}
+            standing={standing.get(entry.id)}
+            last={lastStanding?.id === entry.id}
+            onCorrect={setCorrecting}
+          />
         ))}
       </ol>
       <div className="log-foot">
@@ -42,7 +49,14 @@ export function LogPanel({ batch }: { batch: Batch }) {
             )}
           </>
         ) : (
-          <WordsForm key={writing} batch={batch} act={{ kind: writing }} label={writing === 'note' ? 'Note' : 'Why the batch is thrown away'} button={writing === 'note' ? 'Log the note' : 'Log that it is thrown away'} onDone={() => setWriting(null)} />
+          <WordsForm
+            key={writing}
+            batch={batch}
+            act={{ kind: writing }}
+            label={writing === 'note' ? 'Note' : 'Why the batch is thrown away'}
+            button={writing === 'note' ? 'Log the note' : 'Log that it is thrown away'}
+            onDone={() => setWriting(null)}
+          />
         )}
       </div>
       <CorrectionSheet batch={batch} entry={correcting} onClose={() => setCorrecting(null)} />
@@ -50,7 +64,19 @@ export function LogPanel({ batch }: { batch: Batch }) {
   );
 }
 
-function LogLine({ batch, entry, standing, last, onCorrect }: { batch: Batch; entry: LogEntry; standing: StandingEntry | undefined; last: boolean; onCorrect: (entry: StandingEntry) => void }) {
+function LogLine({
+  batch,
+  entry,
+  standing,
+  last,
+  onCorrect,
+}: {
+  batch: Batch;
+  entry: LogEntry;
+  standing: StandingEntry | undefined;
+  last: boolean;
+  onCorrect: (entry: StandingEntry) => void;
+}) {
   const preferences = usePreferences();
   const now = useNow();
   const [takingBack, setTakingBack] = useState(false);
@@ -63,11 +89,23 @@ function LogLine({ batch, entry, standing, last, onCorrect }: { batch: Batch; en
       <span className="at">{dayAndTime(entry.at, now)}</span>
       <div className="said">
         <b>{heading(entry, replaced, batch)}</b>
-        {'values' in entry && <span className="values">{valuesInWords(entry.kind === 'done' ? entry.stepId : stepOf(replaced, record.entries), entry.values, batch, preferences)}</span>}
+        {'values' in entry && (
+          <span className="values">
+            {valuesInWords(entry.kind === 'done' ? entry.stepId : stepOf(replaced, record.entries), entry.values, batch, preferences)}
+          </span>
+        )}
         {entry.reason !== undefined && <q>{entry.reason}</q>}
         {superseded && <small>{standing === undefined ? 'Taken back, see above.' : 'Corrected, see above.'}</small>}
         {late && <small>Written down {dayAndTime(entry.recordedAt, now)}.</small>}
-        {takingBack && <WordsForm batch={batch} act={{ kind: 'withdrawn', replaces: entry.id }} label="Why it is taken back" button="Take it back" onDone={() => setTakingBack(false)} />}
+        {takingBack && (
+          <WordsForm
+            batch={batch}
+            act={{ kind: 'withdrawn', replaces: entry.id }}
+            label="Why it is taken back"
+            button="Take it back"
+            onDone={() => setTakingBack(false)}
+          />
+        )}
       </div>
       <span className="by">{entry.by}</span>
       <span className="acts">
@@ -108,7 +146,12 @@ function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch):
 function stepOf(entry: LogEntry | undefined, entries: readonly LogEntry[]): string {
   if (entry === undefined) return '';
   if ('stepId' in entry) return entry.stepId;
-  return 'replaces' in entry ? stepOf(entries.find((other) => other.id === entry.replaces), entries) : '';
+  return 'replaces' in entry
+    ? stepOf(
+        entries.find((other) => other.id === entry.replaces),
+        entries,
+      )
+    : '';
 }
 
 function valuesInWords(stepId: string, values: StepValues, { state, record }: Batch, preferences: Preferences): string {
@@ -125,7 +168,8 @@ function valuesInWords(stepId: string, values: StepValues, { state, record }: Ba
 }
 
 function inputWords(input: StepInput, value: number | string, preferences: Preferences): string {
-  if (typeof value === 'string') return input.kind === 'choice' ? (input.options.find((option) => option.value === value)?.label.toLowerCase() ?? value) : value;
+  if (typeof value === 'string')
+    return input.kind === 'choice' ? (input.options.find((option) => option.value === value)?.label.toLowerCase() ?? value) : value;
   return inWords(value, input.kind === 'temperature' ? 'temperature' : input.name === 'cureG' ? 'smallMass' : 'mass', preferences);
 }
 

@@ -14,14 +14,30 @@ export function Ticket({ state, now, chosen, onChoose }: { state: BatchState; no
         <span className="label">Done</span>
       </div>
       {STATIONS.map((station) => {
-        const steps = state.steps.filter((step) => step.spec.station === station);
-        return steps.length === 0 ? null : <StationRows key={station} station={station} steps={steps} here={state.station === station} now={now} chosen={chosen} onChoose={onChoose} />;
+        const steps = state.steps.filter((step) => step.spec.station === station).sort((a, b) => a.dueAt - b.dueAt);
+        return steps.length === 0 ? null : (
+          <StationRows key={station} station={station} steps={steps} here={state.station === station} now={now} chosen={chosen} onChoose={onChoose} />
+        );
       })}
     </section>
   );
 }
 
-function StationRows({ station, steps, here, now, chosen, onChoose }: { station: Station; steps: StepState[]; here: boolean; now: number; chosen: string | undefined; onChoose: (stepId: string) => void }) {
+function StationRows({
+  station,
+  steps,
+  here,
+  now,
+  chosen,
+  onChoose,
+}: {
+  station: Station;
+  steps: StepState[];
+  here: boolean;
+  now: number;
+  chosen: string | undefined;
+  onChoose: (stepId: string) => void;
+}) {
   const closed = steps.every((step) => step.closing !== null || step.status === 'missed');
   const first = steps[0];
   const last = steps.findLast((step) => step.closing !== null);
@@ -31,7 +47,9 @@ function StationRows({ station, steps, here, now, chosen, onChoose }: { station:
       <summary>
         <Plate station={station} size={24} ghost={!closed && !here} />
         <span className="name">{STATION_NAMES[station]}</span>
-        <span className="plan">{first === undefined ? '' : ticketTime(closed ? first.plannedAt : first.closing === null ? first.dueAt : first.plannedAt, now)}</span>
+        <span className="plan">
+          {first === undefined ? '' : ticketTime(closed ? first.plannedAt : first.closing === null ? first.dueAt : first.plannedAt, now)}
+        </span>
         <span className="done">{closed && last?.closing ? ticketTime(Date.parse(last.closing.at), now) : ''}</span>
       </summary>
       {turns.length > 0 && <Pips turns={turns} />}
@@ -65,7 +83,9 @@ function StepRow({ step, now, chosen, onChoose }: { step: StepState; now: number
         )}
       </span>
       <span className="plan">{step.status === 'skipped' || step.status === 'missed' ? MARK_WORDS[step.status] : ticketTime(planned, now)}</span>
-      <span className="done">{open && step.urgency !== 'waiting' ? (step.urgency === 'due' ? 'due' : 'late') : at !== null && step.status === 'done' ? doneTime(at, planned) : ''}</span>
+      <span className="done">
+        {open && step.urgency !== 'waiting' ? (step.urgency === 'due' ? 'due' : 'late') : at !== null && step.status === 'done' ? doneTime(at, planned) : ''}
+      </span>
     </li>
   );
 }

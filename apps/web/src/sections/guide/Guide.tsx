@@ -26,9 +26,15 @@ export function Guide() {
             <thead>
               <tr>
                 <th scope="col">Rules</th>
-                <th scope="col" className="n">Floor</th>
-                <th scope="col" className="n">Limit, pumped or immersed</th>
-                <th scope="col" className="n">Belly bacon</th>
+                <th scope="col" className="n">
+                  Floor
+                </th>
+                <th scope="col" className="n">
+                  Limit, pumped or immersed
+                </th>
+                <th scope="col" className="n">
+                  Belly bacon
+                </th>
                 <th scope="col">Source</th>
               </tr>
             </thead>

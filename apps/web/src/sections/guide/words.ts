@@ -10,8 +10,14 @@ export const GUIDE: { cautions: readonly string[]; schools: readonly (readonly [
     'Selling needs a licence and, in most places, a written food-safety plan.',
   ],
   schools: [
-    ['Equilibrium, by weight', 'Meat and water are weighed together and get the salt and nitrite that they shall have in the end. It cannot become saltier than planned and the ppm is known, but it is slow: thick pieces take weeks.'],
-    ['Pump and cover', 'A strong pickle goes in by the needle, a mild cover brine holds it. Quick, and the only sure way to the bone of a ham. The weights before and after the needle say what really went in.'],
+    [
+      'Equilibrium, by weight',
+      'Meat and water are weighed together and get the salt and nitrite that they shall have in the end. It cannot become saltier than planned and the ppm is known, but it is slow: thick pieces take weeks.',
+    ],
+    [
+      'Pump and cover',
+      'A strong pickle goes in by the needle, a mild cover brine holds it. Quick, and the only sure way to the bone of a ham. The weights before and after the needle say what really went in.',
+    ],
   ],
   terms: [
     ['Green weight', 'The fresh piece before the needle and the brine.'],
@@ -21,6 +27,9 @@ export const GUIDE: { cautions: readonly string[]; schools: readonly (readonly [
     ['Pellicle', 'The tacky, dull skin that takes the smoke.'],
     ['Salometer', 'Degrees of brine strength: 100 ° is saturated, 26.4 % salt by weight at 15.6 °C.'],
     ['Ingoing ppm', 'Milligrams of sodium nitrite per kilogram that go in. What is left later is less, and is not computed here.'],
-    ['Chill gates', 'Two temperatures that the cooling core must pass in time: 54 to 27 °C within 5 h and to 7 °C within 10 h more for cured meat with 100 ppm and above; shorter for less (FSIS Appendix B, value from memory).'],
+    [
+      'Chill gates',
+      'Two temperatures that the cooling core must pass in time: 54 to 27 °C within 5 h and to 7 °C within 10 h more for cured meat with 100 ppm and above; shorter for less (FSIS Appendix B, value from memory).',
+    ],
   ],
 };

@@ -11,7 +11,9 @@ export function Ledger() {
   const preferences = usePreferences();
   const navigate = useNavigate();
   const [sought, setSought] = useState('');
-  const shown = (rows ?? []).filter((row) => `${row.code} ${row.name} ${dayWithYear(row.endedAt)} ${row.by}`.toLowerCase().includes(sought.trim().toLowerCase()));
+  const shown = (rows ?? []).filter((row) =>
+    `${row.code} ${row.name} ${dayWithYear(row.endedAt)} ${row.by}`.toLowerCase().includes(sought.trim().toLowerCase()),
+  );
   return (
     <div className="page ledger">
       <div className="page-head">
@@ -35,11 +37,21 @@ export function Ledger() {
                 <th scope="col">Product</th>
                 <th scope="col">Started</th>
                 <th scope="col">Packed</th>
-                <th scope="col" className="n">Green</th>
-                <th scope="col" className="n">Packed weight</th>
-                <th scope="col" className="n">Yield</th>
-                <th scope="col" className="n">Pump</th>
-                <th scope="col" className="n">Nitrite</th>
+                <th scope="col" className="n">
+                  Green
+                </th>
+                <th scope="col" className="n">
+                  Packed weight
+                </th>
+                <th scope="col" className="n">
+                  Yield
+                </th>
+                <th scope="col" className="n">
+                  Pump
+                </th>
+                <th scope="col" className="n">
+                  Nitrite
+                </th>
                 <th scope="col">By</th>
               </tr>
             </thead>

@@ -1,5 +1,16 @@
 import { BATCH_RULE_SETS, BatchRequest, startFault, toDesign } from '@bunkhouse/api';
-import { InputError, planBatch, processFor, PROCESSES, PUMP_ABOVE_MM, RULE_SETS, thicknessMm, usualWaterG, type BatchState, type School } from '@bunkhouse/core';
+import {
+  InputError,
+  planBatch,
+  processFor,
+  PROCESSES,
+  PUMP_ABOVE_MM,
+  RULE_SETS,
+  thicknessMm,
+  usualWaterG,
+  type BatchState,
+  type School,
+} from '@bunkhouse/core';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useEffect, useMemo, useState } from 'react';
 import { Controller, useFieldArray, useForm, useWatch, type Control, type Path } from 'react-hook-form';
@@ -25,7 +36,9 @@ function usualRequest(product: BatchRequest['product'], school: School['kind'], 
   return {
     id: crypto.randomUUID(),
     product,
-    pieces: [{ greenG: usual.greenG, shape: usual.section.shape === 'slab' ? 'slab' : 'round', thicknessMm: thicknessMm(usual.section), lengthMm: usual.lengthMm }],
+    pieces: [
+      { greenG: usual.greenG, shape: usual.section.shape === 'slab' ? 'slab' : 'round', thicknessMm: thicknessMm(usual.section), lengthMm: usual.lengthMm },
+    ],
     school,
     waterG: usualWaterG(product, usual.greenG),
     saltPercent: usual.saltPercent,
@@ -59,7 +72,11 @@ type Plan = { state: BatchState } | { fault: InputError } | { incomplete: true }
 
 function planOf(request: BatchRequest): Plan {
   const numbers = Object.values(request).concat(request.pieces.flatMap((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm]) as never[]);
-  if (numbers.some((value) => typeof value === 'number' && !Number.isFinite(value)) || request.pieces.some((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm].includes(undefined as never))) return { incomplete: true };
+  if (
+    numbers.some((value) => typeof value === 'number' && !Number.isFinite(value)) ||
+    request.pieces.some((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm].includes(undefined as never))
+  )
+    return { incomplete: true };
   try {
     return { state: planBatch(processFor(request.product), toDesign(request)) };
   } catch (error) {
@@ -94,7 +111,12 @@ export function NewBatch() {
 
   const chooseProduct = (product: BatchRequest['product']) => {
     setTouched({ water: false, nitrite: touched.nitrite });
-    reset({ ...usualRequest(product, processFor(product).usual.school, getValues('by')), ruleSet: getValues('ruleSet'), nitritePpm: getValues('nitritePpm'), startsAt: getValues('startsAt') });
+    reset({
+      ...usualRequest(product, processFor(product).usual.school, getValues('by')),
+      ruleSet: getValues('ruleSet'),
+      nitritePpm: getValues('nitritePpm'),
+      startsAt: getValues('startsAt'),
+    });
   };
   const chooseSchool = (school: School['kind']) => {
     setValue('school', school, { shouldValidate: true });
@@ -132,13 +154,29 @@ export function NewBatch() {
             <h2>The meat</h2>
           </div>
           <div className="pad">
-            <Choice label="What it is to be" value={request.product} options={Object.fromEntries(PROCESSES.map((process) => [process.product, process.name])) as Record<BatchRequest['product'], string>} onChange={chooseProduct} />
+            <Choice
+              label="What it is to be"
+              value={request.product}
+              options={Object.fromEntries(PROCESSES.map((process) => [process.product, process.name])) as Record<BatchRequest['product'], string>}
+              onChange={chooseProduct}
+            />
             {pieces.fields.map((field, i) => (
               <fieldset key={field.id} className="piece">
                 <legend className="label">Piece {PIECE_LETTERS[i]}</legend>
                 <FormNumber {...number} name={`pieces.${i}.greenG`} label="Weight" quantity="mass" />
-                <Choice label="Shape" value={request.pieces[i]?.shape ?? 'round'} options={{ round: 'Round', slab: 'Flat' }} onChange={(shape) => setValue(`pieces.${i}.shape`, shape)} />
-                <FormNumber {...number} name={`pieces.${i}.thicknessMm`} label={request.pieces[i]?.shape === 'slab' ? 'Thickness' : 'Diameter'} quantity="length" hint="at the thickest" />
+                <Choice
+                  label="Shape"
+                  value={request.pieces[i]?.shape ?? 'round'}
+                  options={{ round: 'Round', slab: 'Flat' }}
+                  onChange={(shape) => setValue(`pieces.${i}.shape`, shape)}
+                />
+                <FormNumber
+                  {...number}
+                  name={`pieces.${i}.thicknessMm`}
+                  label={request.pieces[i]?.shape === 'slab' ? 'Thickness' : 'Diameter'}
+                  quantity="length"
+                  hint="at the thickest"
+                />
                 <FormNumber {...number} name={`pieces.${i}.lengthMm`} label="Length" quantity="length" />
                 {pieces.fields.length > 1 && (
                   <button type="button" className="lnk" onClick={() => pieces.remove(i)}>
@@ -148,7 +186,15 @@ export function NewBatch() {
               </fieldset>
             ))}
             {pieces.fields.length < 12 && (
-              <button type="button" className="btn" onClick={() => pieces.append({ ...(getValues('pieces').at(-1) ?? usualRequest(request.product, request.school, '').pieces[0]) } as BatchRequest['pieces'][number])}>
+              <button
+                type="button"
+                className="btn"
+                onClick={() =>
+                  pieces.append({
+                    ...(getValues('pieces').at(-1) ?? usualRequest(request.product, request.school, '').pieces[0]),
+                  } as BatchRequest['pieces'][number])
+                }
+              >
                 Add a piece
               </button>
             )}
@@ -160,12 +206,26 @@ export function NewBatch() {
             <span className="aside">Cure #1, 6.25 % nitrite</span>
           </div>
           <div className="pad">
-            <Choice label="How the brine meets the meat" value={request.school} options={{ pumpAndCover: 'Pump and cover', equilibrium: 'Equilibrium, by weight' }} onChange={chooseSchool} />
+            <Choice
+              label="How the brine meets the meat"
+              value={request.school}
+              options={{ pumpAndCover: 'Pump and cover', equilibrium: 'Equilibrium, by weight' }}
+              onChange={chooseSchool}
+            />
             <p className="note">
-              {request.school === 'equilibrium' ? `It lies until even: cannot become too salty, but slow above ${PUMP_ABOVE_MM} mm.` : 'A strong pickle by the needle, a mild cover that holds it: quick, and sure beside the bone.'}
+              {request.school === 'equilibrium'
+                ? `It lies until even: cannot become too salty, but slow above ${PUMP_ABOVE_MM} mm.`
+                : 'A strong pickle by the needle, a mild cover that holds it: quick, and sure beside the bone.'}
             </p>
             <div className="pair">
-              <FormNumber {...number} name="waterG" label={request.school === 'equilibrium' ? 'Water' : 'Water for the cover'} quantity="mass" hint={request.waterG === proposedWaterG ? 'as proposed from the weight' : undefined} onTyped={() => setTouched((was) => ({ ...was, water: true }))} />
+              <FormNumber
+                {...number}
+                name="waterG"
+                label={request.school === 'equilibrium' ? 'Water' : 'Water for the cover'}
+                quantity="mass"
+                hint={request.waterG === proposedWaterG ? 'as proposed from the weight' : undefined}
+                onTyped={() => setTouched((was) => ({ ...was, water: true }))}
+              />
               <FormNumber {...number} name="cureDays" label="Days of cure" sign="d" decimals={1} />
             </div>
             {request.waterG !== proposedWaterG && (
@@ -180,11 +240,11 @@ export function NewBatch() {
             {request.school === 'pumpAndCover' && (
               <>
                 <div className="pair">
-                  <FormNumber {...number} name="pumpPercent" label="First pump" sign="% of green" />
-                  <FormNumber {...number} name="repumpPercent" label="Re-pump half-way" sign="% of green" />
+                  <FormNumber {...number} name="pumpPercent" label="First pump, of green" sign="%" />
+                  <FormNumber {...number} name="repumpPercent" label="Re-pump half-way" sign="%" />
                 </div>
                 <div className="trio">
-                  <FormNumber {...number} name="pickleSaltPercent" label="Pickle strength" sign="% salt" />
+                  <FormNumber {...number} name="pickleSaltPercent" label="Pickle, salt" sign="%" />
                   <FormNumber {...number} name="syringeML" label="Syringe" quantity="volume" />
                   <FormNumber {...number} name="spacingMm" label="Needle every" quantity="length" />
                 </div>
@@ -216,21 +276,42 @@ export function NewBatch() {
           <div className="pad pair">
             <label className={`field${formState.errors.startsAt ? ' wrong' : ''}`}>
               <span className="label">First job</span>
-              <input className="box" type="datetime-local" value={Number.isNaN(Date.parse(request.startsAt)) ? '' : fieldTime(request.startsAt)} onChange={(event) => setValue('startsAt', event.target.value === '' ? '' : new Date(event.target.value).toISOString(), { shouldValidate: true })} />
+              <input
+                className="box"
+                type="datetime-local"
+                value={Number.isNaN(Date.parse(request.startsAt)) ? '' : fieldTime(request.startsAt)}
+                onChange={(event) =>
+                  setValue('startsAt', event.target.value === '' ? '' : new Date(event.target.value).toISOString(), { shouldValidate: true })
+                }
+              />
               <ErrorText text={formState.errors.startsAt?.message} />
             </label>
             <label className={`field${formState.errors.by ? ' wrong' : ''}`}>
               <span className="label">Started by</span>
-              <input className="box" autoComplete="off" maxLength={40} value={request.by} onChange={(event) => setValue('by', event.target.value, { shouldValidate: true })} />
+              <input
+                className="box"
+                autoComplete="off"
+                maxLength={40}
+                value={request.by}
+                onChange={(event) => setValue('by', event.target.value, { shouldValidate: true })}
+              />
               <ErrorText text={formState.errors.by?.message} />
             </label>
           </div>
         </section>
-        <p className="note caution-line">Nitrite is poisonous in gram amounts: weigh it, label it, lock it away. This tool computes; your local food code, your inspector and the label of your cure decide.</p>
+        <p className="note caution-line">
+          Nitrite is poisonous in gram amounts: weigh it, label it, lock it away. This tool computes; your local food code, your inspector and the label of your
+          cure decide.
+        </p>
       </div>
       <div className="new-result">
         <div className="new-act">
-          <button type="submit" className="btn xl go" aria-disabled={stop !== undefined || 'fault' in plan || formState.isSubmitting} disabled={stop !== undefined || 'fault' in plan}>
+          <button
+            type="submit"
+            className="btn xl go"
+            aria-disabled={stop !== undefined || 'fault' in plan || formState.isSubmitting}
+            disabled={stop !== undefined || 'fault' in plan}
+          >
             <Glyph name="start" />
             {formState.isSubmitting ? 'Starting...' : 'Start the batch'}
           </button>
@@ -257,7 +338,25 @@ const ErrorText = ({ text }: { text: string | undefined }) =>
     </p>
   );
 
-function FormNumber({ control, name, label, quantity, sign, decimals, hint, onTyped }: { control: Control<BatchRequest>; name: Path<BatchRequest>; label: string; quantity?: Quantity; sign?: string; decimals?: number; hint?: string | undefined; onTyped?: () => void }) {
+function FormNumber({
+  control,
+  name,
+  label,
+  quantity,
+  sign,
+  decimals,
+  hint,
+  onTyped,
+}: {
+  control: Control<BatchRequest>;
+  name: Path<BatchRequest>;
+  label: string;
+  quantity?: Quantity;
+  sign?: string;
+  decimals?: number;
+  hint?: string | undefined;
+  onTyped?: () => void;
+}) {
   return (
     <Controller
       control={control}

@@ -22,8 +22,12 @@ export function Today() {
   const { batches, failed } = useLiveBatches();
   const now = useNow();
   if (batches === undefined) return <div className="page today">{failed ? <NoAnswer /> : <h1 className="title">Today</h1>}</div>;
-  const jobs = batches.flatMap((batch): Job[] => (batch.state.next === null ? [] : [{ batch, step: batch.state.next }])).sort((a, b) => a.step.dueAt - b.step.dueAt);
-  const pressing = jobs.filter(({ step }) => step.urgency !== 'waiting').sort((a, b) => Number(b.step.urgency === 'overdue') - Number(a.step.urgency === 'overdue') || a.step.dueAt - b.step.dueAt);
+  const jobs = batches
+    .flatMap((batch): Job[] => (batch.state.next === null ? [] : [{ batch, step: batch.state.next }]))
+    .sort((a, b) => a.step.dueAt - b.step.dueAt);
+  const pressing = jobs
+    .filter(({ step }) => step.urgency !== 'waiting')
+    .sort((a, b) => Number(b.step.urgency === 'overdue') - Number(a.step.urgency === 'overdue') || a.step.dueAt - b.step.dueAt);
   const coming = jobs.filter(({ step }) => step.urgency === 'waiting');
   const soon = coming.filter(({ step }) => step.dueAt < now + SOON_MS);
   const later = coming.filter(({ step }) => step.dueAt >= now + SOON_MS);
@@ -155,7 +159,9 @@ function JobList({ title, jobs, now }: { title: string; jobs: Job[]; now: number
 function DoneToday({ batches, now }: { batches: Batch[]; now: number }) {
   const { data: ledger } = useLedger();
   const done = batches
-    .flatMap(({ record, state }) => state.standing.filter((entry) => dayjs(entry.at).isSame(now, 'day')).map((entry) => ({ record, entry, title: titleOf(entry, state.steps) })))
+    .flatMap(({ record, state }) =>
+      state.standing.filter((entry) => dayjs(entry.at).isSame(now, 'day')).map((entry) => ({ record, entry, title: titleOf(entry, state.steps) })),
+    )
     .sort((a, b) => b.entry.at.localeCompare(a.entry.at));
   const packed = (ledger ?? []).filter((row) => dayjs(row.endedAt).isSame(now, 'day'));
   return (

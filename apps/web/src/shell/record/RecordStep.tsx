@@ -1,5 +1,4 @@
 import { checkEntry, inputNames, MIX_STEP_BRINE, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
-import type { LogEntryRequest } from '@bunkhouse/api';
 import { useState, type FormEvent } from 'react';
 import type { Batch } from '../../data/batches';
 import { lookAgain, writeEntry } from '../../data/batches';
@@ -40,13 +39,18 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   const { spec } = step;
   const preferences = usePreferences();
   const now = useNow();
-  const [draft, change, clear] = useDraft<Draft>(`${record.id}.${corrects?.id ?? spec.id}`, corrects === undefined ? emptyDraft() : { ...emptyDraft(), values: corrects.values, at: fieldTime(corrects.at) });
+  const [draft, change, clear] = useDraft<Draft>(
+    `${record.id}.${corrects?.id ?? spec.id}`,
+    corrects === undefined ? emptyDraft() : { ...emptyDraft(), values: corrects.values, at: fieldTime(corrects.at) },
+  );
   const [tried, setTried] = useState(false);
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const entry = entryOf(draft, spec.id, corrects?.id, preferences.name, now, corrects?.at);
   const faults = checkEntry(record, entry, now);
-  const faultAt = (field: string) => (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)?.message ?? refusal?.errors.find((fault) => fault.field === field)?.message;
+  const faultAt = (field: string) =>
+    (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)?.message ??
+    refusal?.errors.find((fault) => fault.field === field)?.message;
   const asksReason = corrects !== undefined || draft.reason !== '' || faults.some((fault) => fault.field === 'reason');
   const setValue = (name: string, value: number | string | undefined) => {
     setRefusal(null);
@@ -60,7 +64,7 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
     setBusy(true);
     setRefusal(null);
     try {
-      await writeEntry(record.id, { ...entry, seen: record.entries.length } as LogEntryRequest);
+      await writeEntry(record.id, { ...entry, seen: record.entries.length });
       clear();
       onDone?.();
     } catch (error) {
@@ -76,18 +80,28 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   };
 
   return (
-    <form className="record" onSubmit={(event) => void send(event)} noValidate>
-      {spec.id in MIX_STEP_BRINE && corrects === undefined && <MixLines batch={batch} stepId={spec.id} values={draft.values} setValue={setValue} faultAt={faultAt} />}
+    <form className={`record${spec.inputs.length <= 2 && corrects === undefined ? ' short' : ''}`} onSubmit={(event) => void send(event)} noValidate>
+      {spec.id in MIX_STEP_BRINE && corrects === undefined && (
+        <MixLines batch={batch} stepId={spec.id} values={draft.values} setValue={setValue} faultAt={faultAt} />
+      )}
       {(!(spec.id in MIX_STEP_BRINE) || corrects !== undefined) && (
         <div className="record-fields">
           {spec.inputs.flatMap((input) =>
             inputNames(input, record.design.pieces).map((name, i) => {
               const value = draft.values[name];
-              const label = input.kind === 'mass' && input.each === 'piece' && record.design.pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
+              const label =
+                input.kind === 'mass' && input.each === 'piece' && record.design.pieces.length > 1
+                  ? `${input.label}, piece ${name.split(':')[1]}`
+                  : input.label;
               if (input.kind === 'choice') {
                 return (
                   <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>
-                    <Choice label={label} value={typeof value === 'string' ? value : ''} options={Object.fromEntries(input.options.map((option) => [option.value, option.label]))} onChange={(chosen) => setValue(name, chosen)} />
+                    <Choice
+                      label={label}
+                      value={typeof value === 'string' ? value : ''}
+                      options={Object.fromEntries(input.options.map((option) => [option.value, option.label]))}
+                      onChange={(chosen) => setValue(name, chosen)}
+                    />
                     <Fault text={faultAt(`values.${name}`)} />
                   </div>
                 );
@@ -116,7 +130,12 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
           <Fault text={faults.find((fault) => fault.field === 'reason')?.message} />
         </label>
       )}
-      <WhenField at={draft.at} now={now} onChange={(at) => change({ at })} fault={faultAt('at') ?? (draft.at === '' ? undefined : faults.find((fault) => fault.field === 'at')?.message)} />
+      <WhenField
+        at={draft.at}
+        now={now}
+        onChange={(at) => change({ at })}
+        fault={faultAt('at') ?? (draft.at === '' ? undefined : faults.find((fault) => fault.field === 'at')?.message)}
+      />
       {refusal !== null && (
         <div className="strip warn" role="alert">
           <span className="w">
@@ -129,7 +148,19 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
       <Fault text={tried ? faults.find((fault) => fault.field === 'entry')?.message : undefined} />
       <div className="record-act">
         <button type="submit" className={`btn xl${first ? ' go' : ''}`} aria-disabled={busy}>
-          <Glyph name={corrects !== undefined ? 'pencil' : spec.missable ? 'turn' : spec.inputs.some((input) => input.kind === 'temperature') ? 'read' : spec.inputs.some((input) => input.kind === 'mass') ? 'weigh' : 'tick'} />
+          <Glyph
+            name={
+              corrects !== undefined
+                ? 'pencil'
+                : spec.missable
+                  ? 'turn'
+                  : spec.inputs.some((input) => input.kind === 'temperature')
+                    ? 'read'
+                    : spec.inputs.some((input) => input.kind === 'mass')
+                      ? 'weigh'
+                      : 'tick'
+            }
+          />
           {busy ? 'Logging...' : corrects !== undefined ? 'Log the correction' : spec.act}
         </button>
         {preferences.name === '' && (
@@ -143,7 +174,12 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   );
 }
 
-const Fault = ({ text }: { text: string | undefined }) => (text === undefined ? null : <p className="fault" role="alert">{text}</p>);
+const Fault = ({ text }: { text: string | undefined }) =>
+  text === undefined ? null : (
+    <p className="fault" role="alert">
+      {text}
+    </p>
+  );
 
 function WhenField({ at, now, onChange, fault }: { at: string; now: number; onChange: (at: string) => void; fault: string | undefined }) {
   if (at === '') {
@@ -162,7 +198,13 @@ function WhenField({ at, now, onChange, fault }: { at: string; now: number; onCh
         When it was
       </label>
       <div className="box-row">
-        <input id="when" className="box" type="datetime-local" value={at} onChange={(event) => onChange(event.target.value === '' ? fieldTime(now) : event.target.value)} />
+        <input
+          id="when"
+          className="box"
+          type="datetime-local"
+          value={at}
+          onChange={(event) => onChange(event.target.value === '' ? fieldTime(now) : event.target.value)}
+        />
         <button type="button" className="box-unit" onClick={() => onChange('')}>
           now
         </button>
@@ -173,7 +215,19 @@ function WhenField({ at, now, onChange, fault }: { at: string; now: number; onCh
 }
 
 /** Mixing as a tick list: each line weighed, or ticked as on the sheet. */
-function MixLines({ batch, stepId, values, setValue, faultAt }: { batch: Batch; stepId: string; values: Partial<StepValues>; setValue: (name: string, value: number | undefined) => void; faultAt: (field: string) => string | undefined }) {
+function MixLines({
+  batch,
+  stepId,
+  values,
+  setValue,
+  faultAt,
+}: {
+  batch: Batch;
+  stepId: string;
+  values: Partial<StepValues>;
+  setValue: (name: string, value: number | undefined) => void;
+  faultAt: (field: string) => string | undefined;
+}) {
   const preferences = usePreferences();
   const { design } = batch.record;
   const brine = batch.state.facts.brines.find((candidate) => candidate.id === MIX_STEP_BRINE[stepId]);
@@ -194,8 +248,19 @@ function MixLines({ batch, stepId, values, setValue, faultAt }: { batch: Batch; 
               <span className="mix-name">{label}</span>
               <span className="num">{inWords(target, quantity, preferences)}</span>
             </span>
-            <NumberField label={`${label}, weighed`} quantity={quantity} value={asNumber(values[name])} onChange={(value) => setValue(name, value)} error={faultAt(`values.${name}`)} />
-            <button type="button" className="btn" onClick={() => setValue(name, target)} aria-label={`${label}: weighed as on the sheet, ${inWords(target, quantity, preferences)}`}>
+            <NumberField
+              label={`${label}, weighed`}
+              quantity={quantity}
+              value={asNumber(values[name])}
+              onChange={(value) => setValue(name, value)}
+              error={faultAt(`values.${name}`)}
+            />
+            <button
+              type="button"
+              className="btn"
+              onClick={() => setValue(name, target)}
+              aria-label={`${label}: weighed as on the sheet, ${inWords(target, quantity, preferences)}`}
+            >
               <Glyph name="tick" />
               As on the sheet
             </button>
@@ -212,8 +277,10 @@ function hintFor({ state, record }: Batch, name: string, preferences: ReturnType
   const grams = (g: number) => inWords(g, 'mass', preferences);
   const { school } = record.design;
   if (what === 'greenG' && greenG !== undefined) return `Planned ${grams(greenG)}`;
-  if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover' && (state.facts.pumpings[code] ?? []).length === 0) return `Aim at ${grams(greenG * (1 + school.pumpPercent / 100))}`;
-  if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover') return `Aim at ${grams((greenG * school.repumpPercent) / 100)} more than before`;
+  if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover' && (state.facts.pumpings[code] ?? []).length === 0)
+    return `Aim at ${grams(greenG * (1 + school.pumpPercent / 100))}`;
+  if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover')
+    return `Aim at ${grams((greenG * school.repumpPercent) / 100)} more than before`;
   if (what === 'pulledG' && greenG !== undefined) return `Green ${grams(greenG)}`;
   if (what === 'pickleC' || what === 'brineC') return `At most ${inWords(4, 'temperature', preferences, 0)}`;
   return undefined;

@@ -1,0 +1,296 @@
+import 'reflect-metadata';
+import { randomUUID } from 'node:crypto';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { getDataSourceToken } from '@nestjs/typeorm';
+import type { BatchResponse } from '@bunkhouse/api';
+import fc from 'fast-check';
+import request from 'supertest';
+import { DataSource } from 'typeorm';
+import { createApp } from './createApp.js';
+import { dataSourceOptions } from './database/dataSourceOptions.js';
+import { DemoHouse } from './demo/demoHouse.js';
+
+const cluster = process.env.BUNKHOUSE_TEST_DATABASE;
+if (!cluster) throw new Error('These tests need a PostgreSQL: run them with "npm test" or "npm run check".');
+
+/** A database of this file's own. */
+const name = `server_${randomUUID().slice(0, 8)}`;
+const url = cluster.replace(/\/[^/]*$/, `/${name}`);
+
+let app: NestExpressApplication;
+let database: DataSource;
+const http = () => request(app.getHttpServer());
+
+async function admin(sql: string): Promise<void> {
+  const source = await new DataSource({ type: 'postgres', url: cluster ?? '' }).initialize();
+  await source.query(sql);
+  await source.destroy();
+}
+
+beforeAll(async () => {
+  await admin(`CREATE DATABASE ${name}`);
+  app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null });
+  await app.init();
+  database = app.get<DataSource>(getDataSourceToken());
+}, 60_000);
+
+afterAll(async () => {
+  await app.close();
+  await admin(`DROP DATABASE ${name}`);
+});
+
+const startsAt = new Date(Date.now() - 3 * 86_400_000).toISOString();
+const loin = () => ({
+  id: randomUUID(),
+  product: 'canadian-bacon',
+  pieces: [{ greenG: 2600, shape: 'round', thicknessMm: 85, lengthMm: 400 }],
+  school: 'equilibrium',
+  waterG: 1200,
+  saltPercent: 2.3,
+  sugarPercent: 1,
+  nitritePpm: 150,
+  ruleSet: 'us',
+  cureDays: 14,
+  meatScaleStepG: 5,
+  cureScaleStepG: 0.1,
+  startsAt,
+  by: 'Juno',
+});
+const weighed = (greenG = 2600) => ({ id: randomUUID(), kind: 'done', stepId: 'weigh', at: startsAt, by: 'Juno', values: { 'greenG:A': greenG } });
+
+async function started(): Promise<BatchResponse> {
+  const answer = await http().post('/api/batches').send(loin());
+  expect(answer.status).toBe(201);
+  return answer.body as BatchResponse;
+}
+
+describe('batches', () => {
+  test('a batch is started, coded, listed and found again', async () => {
+    const batch = await started();
+    expect(batch.code).toMatch(/^CB-\d{3}$/);
+    const live = (await http().get('/api/batches')).body as BatchResponse[];
+    expect(live.map(({ id }) => id)).toContain(batch.id);
+    expect((await http().get(`/api/batches/${batch.id}`)).body).toEqual(batch);
+  });
+
+  test('the same request twice makes one batch', async () => {
+    const asked = loin();
+    const [first, second] = await Promise.all([http().post('/api/batches').send(asked), http().post('/api/batches').send(asked)]);
+    expect([first.status, second.status]).toEqual([201, 201]);
+    expect(first.body).toEqual(second.body);
+  });
+
+  test('an overdose is refused with what would be right', async () => {
+    const answer = await http()
+      .post('/api/batches')
+      .send({ ...loin(), nitritePpm: 240 });
+    expect(answer.status).toBe(400);
+    expect(answer.body).toMatchObject({
+      statusCode: 400,
+      message: expect.stringMatching(/240 ppm is over the limit of 200 ppm. Right would be 150 ppm: 9\.\d g/),
+      errors: [{ field: 'nitritePpm' }],
+    });
+  });
+
+  test.each([
+    [{ pieces: [{ greenG: 0, shape: 'round', thicknessMm: 85, lengthMm: 400 }] }, 'pieces.0.greenG', /Less than 100 g/],
+    [{ pieces: [{ greenG: 2600, shape: 'cube', thicknessMm: 85, lengthMm: 400 }] }, 'pieces.0.shape', /round or flat/],
+    [{ pieces: [null] }, 'pieces.0', /described/],
+    [{ waterG: 300, saltPercent: 6 }, 'saltPercent', /holds at most/],
+    [{ startsAt: '2062-01-01T00:00:00Z' }, 'startsAt', /more than a year away/],
+    [{ price: 5 }, 'price', /not asked for/],
+  ])('%j is refused at %s', async (wrong, field, message) => {
+    const answer = await http()
+      .post('/api/batches')
+      .send({ ...loin(), ...wrong });
+    expect(answer.status).toBe(400);
+    const body = answer.body as { message: string; errors: { field: string; message: string }[] };
+    expect(body.errors.map((error) => error.field)).toContain(field);
+    expect(body.message).toMatch(message);
+  });
+});
+
+describe('the log', () => {
+  test('an entry is written, answered with the batch, and stays', async () => {
+    const batch = await started();
+    const answer = await http().post(`/api/batches/${batch.id}/log`).send(weighed());
+    expect(answer.status).toBe(201);
+    expect((answer.body as BatchResponse).entries).toMatchObject([{ seq: 1, kind: 'done', stepId: 'weigh', by: 'Juno', values: { 'greenG:A': 2600 } }]);
+    expect((await http().get(`/api/batches/${batch.id}`)).body).toEqual(answer.body);
+  });
+
+  test('the same entry twice is written once', async () => {
+    const batch = await started();
+    const entry = weighed();
+    const both = await Promise.all([1, 2].map(() => http().post(`/api/batches/${batch.id}/log`).send(entry)));
+    expect(both.map(({ status }) => status)).toEqual([201, 201]);
+    expect(((await http().get(`/api/batches/${batch.id}`)).body as BatchResponse).entries).toHaveLength(1);
+  });
+
+  test('of twenty tabs that log the same step at once one is heard, the others are told', async () => {
+    const batch = await started();
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, i) =>
+        http()
+          .post(`/api/batches/${batch.id}/log`)
+          .send({ ...weighed(2600 + i), seen: 0 }),
+      ),
+    );
+    expect(answers.filter(({ status }) => status === 201)).toHaveLength(1);
+    expect(answers.filter(({ status }) => status === 409)).toHaveLength(19);
+    expect(answers.find(({ status }) => status === 409)?.body).toMatchObject({ statusCode: 409, message: expect.stringMatching(/already logged/) });
+    expect(((await http().get(`/api/batches/${batch.id}`)).body as BatchResponse).entries).toHaveLength(1);
+  });
+
+  test.each([
+    [{ values: { 'greenG:A': -1 } }, 400, /more than 0/],
+    [{ values: { 'greenG:A': 26 } }, 400, /Look at the unit/],
+    [{ values: {} }, 400, /missing/],
+    [{ at: '2062-01-01T00:00:00Z' }, 400, /still to come/],
+    [{ stepId: 'mix' }, 400, /comes first/],
+    [{ stepId: 'nonsense' }, 400, /no such step/],
+    [{ kind: 'erased' }, 400, /no kind of entry/],
+    [{ kind: 'correction', replaces: randomUUID(), reason: 'Nothing to correct' }, 400, /no such entry/],
+  ])('%j is answered %d', async (wrong, status, message) => {
+    const batch = await started();
+    const answer = await http()
+      .post(`/api/batches/${batch.id}/log`)
+      .send({ ...weighed(), ...wrong });
+    expect(answer.status).toBe(status);
+    expect((answer.body as { message: string }).message).toMatch(message);
+    expect(((await http().get(`/api/batches/${batch.id}`)).body as BatchResponse).entries).toHaveLength(0);
+  });
+
+  test('a batch thrown away goes to the Ledger, and comes back when that is taken back', async () => {
+    const batch = await started();
+    const end = { id: randomUUID(), kind: 'ended', at: startsAt, by: 'Juno', reason: 'Fell on the floor' };
+    expect((await http().post(`/api/batches/${batch.id}/log`).send(end)).status).toBe(201);
+    const ids = async (path: string) => ((await http().get(path)).body as { id: string }[]).map(({ id }) => id);
+    expect(await ids('/api/ledger')).toContain(batch.id);
+    expect(await ids('/api/batches')).not.toContain(batch.id);
+    await http()
+      .post(`/api/batches/${batch.id}/log`)
+      .send({ id: randomUUID(), kind: 'withdrawn', replaces: end.id, at: startsAt, by: 'Juno', reason: 'Wrong batch' });
+    expect(await ids('/api/ledger')).not.toContain(batch.id);
+    expect(await ids('/api/batches')).toContain(batch.id);
+  });
+
+  test('the database itself refuses to change or remove what was written', async () => {
+    const batch = await started();
+    await http().post(`/api/batches/${batch.id}/log`).send(weighed());
+    for (const sql of [
+      `UPDATE log_entry SET kind = 'note'`,
+      `DELETE FROM log_entry`,
+      `TRUNCATE log_entry`,
+      `UPDATE batch SET code = 'X'`,
+      `DELETE FROM batch`,
+      `TRUNCATE batch CASCADE`,
+    ]) {
+      await expect(database.query(sql)).rejects.toThrow(/append-only/);
+    }
+  });
+});
+
+describe('bad questions', () => {
+  test.each([
+    ['/api/batches/xyz', 400],
+    ['/api/batches/3b241101-e2bb-4255-8caf-4136c566a962', 404],
+    ['/api/nothing', 404],
+    [`/api/batches/${'a'.repeat(5000)}`, 400],
+    ["/api/batches/';DROP TABLE batch;--", 400],
+  ])('GET %s is %d in the agreed shape', async (path, status) => {
+    const answer = await http().get(path);
+    expect(answer.status).toBe(status);
+    expect(answer.body).toMatchObject({ statusCode: status, message: expect.any(String) });
+  });
+
+  test.each(['{', '[]', 'null', '"x"', '{"id":"\\u0000"}', '{"by":"\\ud800"}', '{"pieces":{"length":1e9}}', '{"__proto__":{"x":1}}'])(
+    'POST of %s is 400',
+    async (body) => {
+      const answer = await http().post('/api/batches').set('content-type', 'application/json').send(body);
+      expect(answer.status).toBe(400);
+      expect(answer.body).toMatchObject({ statusCode: 400, message: expect.any(String) });
+    },
+  );
+
+  test('too much at once is 413', async () => {
+    const answer = await http()
+      .post('/api/batches')
+      .send({ by: 'x'.repeat(400_000) });
+    expect(answer.status).toBe(413);
+  });
+
+  test('no values thrown at the log break the server', async () => {
+    const batch = await started();
+    const value = fc.oneof(fc.string(), fc.double(), fc.constant(null), fc.array(fc.integer()), fc.dictionary(fc.string(), fc.anything()));
+    await fc.assert(
+      fc.asyncProperty(
+        fc.record({
+          kind: fc.constantFrom('done', 'skipped', 'correction', 'withdrawn', 'ended', 'note', 'x'),
+          stepId: fc.oneof(fc.constantFrom('weigh', 'mix'), fc.string()),
+          values: fc.dictionary(fc.constantFrom('greenG:A', 'x', '__proto__'), value),
+          reason: value,
+        }),
+        async (wrong) => {
+          const answer = await http()
+            .post(`/api/batches/${batch.id}/log`)
+            .send({ ...weighed(), ...wrong, id: randomUUID() });
+          expect([201, 400, 409]).toContain(answer.status);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  }, 30_000);
+});
+
+describe('the house', () => {
+  test('health answers 200 while the database does', async () => {
+    const answer = await http().get('/api/health');
+    expect(answer.status).toBe(200);
+    expect(answer.body).toMatchObject({ status: 'ok' });
+  });
+
+  test('the API is described whole: every route, and requests by their own rules', async () => {
+    const document = (await http().get('/api/openapi.json')).body as {
+      paths: Record<string, object>;
+      components: { schemas: Record<string, { properties?: Record<string, { maximum?: number }> }> };
+    };
+    expect(Object.keys(document.paths).sort()).toEqual([
+      '/api/batches',
+      '/api/batches/{id}',
+      '/api/batches/{id}/log',
+      '/api/health',
+      '/api/house',
+      '/api/ledger',
+    ]);
+    expect(document.components.schemas.BatchRequest?.properties?.saltPercent?.maximum).toBe(8);
+    const refs = [...JSON.stringify(document).matchAll(/"#\/components\/schemas\/(\w+)"/g)].map(([, name]) => name ?? '');
+    for (const ref of refs) expect(document.components.schemas).toHaveProperty(ref);
+  });
+
+  test('nothing is fetched from elsewhere, by policy', async () => {
+    const policy = (await http().get('/api/health')).headers['content-security-policy'];
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toMatch(/https?:/);
+  });
+
+  test('migrations leave nothing to be migrated, and go back and forth', async () => {
+    const schema = await database.driver.createSchemaBuilder().log();
+    expect(schema.upQueries.map(({ query }) => query).filter((sql) => !/CONSTRAINT|INDEX|SEQUENCE/.test(sql))).toEqual([]);
+    const other = `migrate_${randomUUID().slice(0, 8)}`;
+    await admin(`CREATE DATABASE ${other}`);
+    const source = new DataSource(dataSourceOptions(url.replace(name, other)));
+    await source.initialize();
+    await source.undoLastMigration();
+    await source.runMigrations();
+    expect(await source.query(`SELECT count(*)::int AS n FROM batch`)).toEqual([{ n: 0 }]);
+    await source.destroy();
+    await admin(`DROP DATABASE ${other}`);
+  });
+
+  test('the demo is not opened where a cook has begun', async () => {
+    await started();
+    await app.get(DemoHouse).openIfEmpty();
+    expect((await http().get('/api/house')).body).toMatchObject({ demo: false });
+  });
+});

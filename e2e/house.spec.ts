@@ -1,0 +1,99 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+async function firstBatch(page: Page, station: string): Promise<string> {
+  const link = page.getByRole('navigation', { name: 'Batches on the rail' }).getByRole('link', { name: new RegExp(`at ${station},`) });
+  return (await link.first().getAttribute('href')) ?? '/';
+}
+
+test('the made-up house opens with a batch at every station, one job due, one late', async ({ page }) => {
+  await page.goto('/');
+  const rail = page.getByRole('navigation', { name: 'Batches on the rail' });
+  for (const station of ['Prep', 'Cure', 'Soak', 'Dry', 'Smoke', 'Cook', 'Chill', 'Pack']) {
+    await expect(rail.getByRole('link', { name: new RegExp(`at ${station},`) }).first()).toBeVisible();
+  }
+  await expect(rail.getByRole('link', { name: /, overdue$/ })).toHaveCount(1);
+  await expect(rail.getByRole('link', { name: /, due$/ }).first()).toBeVisible();
+  const jobs = page.locator('.job');
+  await expect(jobs.first()).toContainText('late');
+  await rail.getByRole('link', { name: /, overdue$/ }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'First chill gate' })).toBeVisible();
+});
+
+test('light and night shift, °C and °F, metric and US, at once everywhere and kept', async ({ page }) => {
+  await page.goto('/ledger');
+  await expect(page.getByRole('table')).toContainText(' g');
+  await page.getByRole('button', { name: 'Who is on?' }).click();
+  const menu = page.getByRole('dialog', { name: 'On duty and display' });
+  await menu.getByLabel('On duty').fill('Juno');
+  await menu.getByRole('button', { name: 'lb, in' }).click();
+  await menu.getByRole('button', { name: '°F' }).click();
+  await menu.getByRole('button', { name: 'Night shift' }).click();
+  await menu.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('table')).toContainText(' lb');
+  await expect(page.locator('.sign')).toContainText('°F');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await expect(page.getByRole('button', { name: 'Juno on' })).toBeVisible();
+});
+
+test('by keyboard alone: sections by their keys, the keys shown by ?', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.keyboard.press('l');
+  await expect(page).toHaveURL(/\/ledger$/);
+  await page.keyboard.press('g');
+  await expect(page.getByRole('heading', { name: 'Guide' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await expect(page.getByRole('heading', { name: 'New batch' })).toBeVisible();
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await page.goto('/batches/3b241101-e2bb-4255-8caf-4136c566a962');
+  await expect(page.getByText('There is no such batch.')).toBeVisible();
+  await page.goto('/nowhere');
+  await expect(page.getByText('There is nothing here')).toBeVisible();
+});
+
+test('without a connection what was typed is kept, and sent when tried again', async ({ page }) => {
+  await page.goto('/');
+  await page.goto(await firstBatch(page, 'Smoke'));
+  await page.getByLabel('Smoker', { exact: true }).fill('108');
+  await page.getByLabel('Core', { exact: true }).fill('54');
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Log smoker and core' }).click();
+  await expect(page.getByText(/There is no connection to the house. What you typed is kept here/)).toBeVisible();
+  await expect(page.getByLabel('Core', { exact: true })).toHaveValue('54');
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Log smoker and core' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Instant-read check' })).toBeVisible();
+});
+
+for (const [scheme, width, height] of [
+  ['light', 1280, 800],
+  ['dark', 1280, 800],
+  ['light', 820, 1180],
+  ['dark', 390, 844],
+] as const) {
+  test(`no serious fault of access on any screen, ${scheme}, ${width} wide, and nothing runs off the side`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await page.setViewportSize({ width, height });
+    await page.goto('/');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    const batches = [await firstBatch(page, 'Cure'), await firstBatch(page, 'Prep'), await firstBatch(page, 'Chill')];
+    for (const path of ['/', '/new', '/ledger', '/guide', ...batches]) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expect(page.locator('#main .page')).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(serious.map(({ id, nodes }) => `${path} ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+      const overflow = await page.evaluate(() => (document.getElementById('main')?.scrollWidth ?? 0) - (document.getElementById('main')?.clientWidth ?? 0));
+      expect(overflow, `${path} is wider than the screen`).toBeLessThanOrEqual(0);
+    }
+  });
+}

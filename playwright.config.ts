@@ -1,0 +1,23 @@
+import { defineConfig } from '@playwright/test';
+
+/** The address of a running house: `npm test` starts one with the demo and one without. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  workers: 1,
+  fullyParallel: false,
+  forbidOnly: true,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: process.env.BUNKHOUSE_TEST_URL ?? 'http://127.0.0.1:4180',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'America/Denver',
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+    trace: 'retain-on-failure',
+  },
+});

@@ -1,0 +1,34 @@
+// Pictures of each main view, from the made-up house, for README. Needs a house that runs: BUNKHOUSE_PORT as for npm start.
+import { chromium } from '@playwright/test';
+import { join } from 'node:path';
+import { ROOT } from './places.mjs';
+import { CHROMIUM } from './setUp.mjs';
+
+const base = `http://127.0.0.1:${process.env.BUNKHOUSE_PORT || 4180}`;
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'] });
+
+async function picture(name, path, { width = 1280, height = 800, scheme = 'light', before } = {}) {
+  const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme, reducedMotion: 'reduce' });
+  await page.addInitScript(() => localStorage.setItem('bunkhouse.preferences', JSON.stringify({ system: 'metric', temperature: 'C', name: 'Wren' })));
+  await page.goto(base + path);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await before?.(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+  await page.close();
+}
+
+const live = await (await fetch(`${base}/api/batches`)).json();
+const at = (product, stepId) => `/batches/${live.find((batch) => batch.design.product === product && batch.entries.at(-1)?.stepId === stepId).id}`;
+const curing = at('ham-bone-in', 'turn-4');
+
+await picture('today', '/');
+await picture('today-phone', '/', { width: 390, height: 844 });
+await picture('new-batch', '/new');
+await picture('batch-cure', curing);
+await picture('batch-cure-night', curing, { scheme: 'dark' });
+await picture('batch-mixing', at('canadian-bacon', 'weigh'));
+await picture('batch-chill', at('canadian-bacon', 'into-cold'));
+await picture('ledger', '/ledger');
+await picture('guide', '/guide');
+await browser.close();
