@@ -39,8 +39,8 @@ export class Cook {
     await this.expectNext(next);
   }
 
-  async mixAsOnTheSheet(button: string, next: string): Promise<void> {
-    for (const line of ['Water and ice', 'Salt', 'Sugar', 'Cure #1']) await this.page.getByRole('button', { name: `${line}: weighed as on the sheet` }).click();
+  async mixAsPlanned(button: string, next: string): Promise<void> {
+    for (const line of ['Water and ice', 'Salt', 'Sugar', 'Cure #1']) await this.page.getByRole('button', { name: `${line}: weighed so` }).click();
     await this.press(button);
     await this.expectNext(next);
   }

@@ -32,8 +32,8 @@ test('a bone-in ham from New batch to Pack, in a cook’s hands', async ({ page 
   await cook.log('Log green weight', { 'Green weight': '7600' }, 'Mix the pump pickle');
   await expect(page.getByRole('region', { name: 'Pump pickle' }).getByRole('row', { name: 'Cure #1' })).toContainText('21.0 g');
   await cook.wait(0.5);
-  await cook.mixAsOnTheSheet('Log pickle as weighed', 'Mix the cover brine');
-  await cook.mixAsOnTheSheet('Log cover as weighed', 'Pump');
+  await cook.mixAsPlanned('Log pickle as weighed', 'Mix the cover brine');
+  await cook.mixAsPlanned('Log cover as weighed', 'Pump');
   await cook.wait(3);
 
   // A pumped weight below the green weight is refused at its field, and nothing typed is lost.
@@ -127,7 +127,7 @@ test('a bone-in ham from New batch to Pack, in a cook’s hands', async ({ page 
   // A wrong entry is corrected by a further one; the first stays readable; figures follow.
   await page.getByRole('button', { name: 'Correct Slice and pack' }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('Packed weight, all packs').fill('6460');
+  await sheet.getByLabel('Packed weight, all packs', { exact: true }).fill('6460');
   await sheet.getByLabel('What was wrong with it').fill('One pack was weighed twice');
   await sheet.getByRole('button', { name: 'Log the correction' }).click();
   await expect(page.getByRole('region', { name: 'Salt and weights' })).toContainText('85.0 %');
@@ -136,8 +136,8 @@ test('a bone-in ham from New batch to Pack, in a cook’s hands', async ({ page 
 
   // Found again in the Ledger, after a reload of a deep link.
   await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^HB-\d{3}$/);
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
-  expect(code).toMatch(/^HB-\d{3}$/);
   await page.getByRole('link', { name: 'Ledger', exact: true }).click();
   await page.getByLabel('Find').fill(code);
   const row = page.getByRole('row').filter({ hasText: code });

@@ -31,7 +31,7 @@ test('Canadian bacon by equilibrium: the sheet, the dates and the day sheet', as
   await page.getByRole('button', { name: 'Start the batch' }).click();
   await cook.log('Log green weight', { 'Green weight': '2600' }, 'Mix the brine');
   await cook.wait(0.5);
-  await cook.mixAsOnTheSheet('Log brine as weighed', 'Meat in');
+  await cook.mixAsPlanned('Log brine as weighed', 'Meat in');
   await cook.wait(3);
   await cook.log('Log meat in', { 'Brine temperature': '2.9' }, 'Turn 1');
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';

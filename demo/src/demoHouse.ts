@@ -106,6 +106,6 @@ function request(wanted: Wanted, startsAt: number): BatchRequest {
       ? { pumpPercent: usual.pumpPercent, repumpPercent: usual.repumpPercent, pickleSaltPercent: usual.pickleSaltPercent, syringeML: 60, spacingMm: 25 }
       : {}),
     startsAt: new Date(startsAt).toISOString(),
-    by: COOKS[wanted.name.length % COOKS.length] ?? COOKS[0],
+    by: COOKS[(wanted.greenG[0] ?? 0) % COOKS.length] ?? COOKS[0],
   };
 }

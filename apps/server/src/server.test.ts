@@ -127,6 +127,21 @@ describe('the log', () => {
     expect(((await http().get(`/api/batches/${batch.id}`)).body as BatchResponse).entries).toHaveLength(1);
   });
 
+  test('the same id with other values is not swallowed: the sender is told', async () => {
+    const batch = await started();
+    const entry = weighed();
+    await http().post(`/api/batches/${batch.id}/log`).send(entry);
+    const later = await http()
+      .post(`/api/batches/${batch.id}/log`)
+      .send({ ...entry, at: new Date(Date.parse(startsAt) + 60_000).toISOString() });
+    expect(later.status).toBe(201);
+    const other = await http()
+      .post(`/api/batches/${batch.id}/log`)
+      .send({ ...entry, values: { 'greenG:A': 2700 } });
+    expect(other.status).toBe(409);
+    expect((other.body as { message: string }).message).toMatch(/already logged, with other values/);
+  });
+
   test('of twenty tabs that log the same step at once one is heard, the others are told', async () => {
     const batch = await started();
     const answers = await Promise.all(

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { toDraft, type BatchResponse, type LogEntryRequest } from '@bunkhouse/api';
@@ -31,8 +32,10 @@ export class LogService {
       const batch = await this.locked(manager, batchId);
       const written = await manager.getRepository(LogEntryEntity).findOneBy({ id: draft.id });
       if (written !== null) {
-        if (written.batchId === batchId) return batch;
-        throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
+        if (written.batchId !== batchId) throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
+        if (!saysTheSame(written.body, draft))
+          throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
+        return batch;
       }
       const overtakenBy = overtaking(batch.entries, draft, request.seen);
       if (overtakenBy !== null) throw overtaken([{ field: 'entry', message: overtakenBy }]);
@@ -63,6 +66,21 @@ export class LogService {
     if (whole === undefined) throw noSuchBatch();
     return whole;
   }
+}
+
+/** Whether an entry that comes again says what it said the first time. Its time may differ: the second try is later. */
+function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {
+  const said = (entry: LogEntry | EntryDraft) => {
+    const { kind, reason, ...rest } = entry;
+    return {
+      kind,
+      reason,
+      stepId: 'stepId' in rest ? rest.stepId : null,
+      replaces: 'replaces' in rest ? rest.replaces : null,
+      values: 'values' in rest ? rest.values : null,
+    };
+  };
+  return isDeepStrictEqual(said(written), said(draft));
 }
 
 /** Whether the step was logged by somebody after the sender last looked. */

@@ -42,6 +42,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
   const chosen = state.steps.find((step) => step.spec.id === chosenId && step.closing === null);
   const step = chosen ?? state.next;
   const { figures } = state;
+  const chilling = state.cooling.some((gate) => gate.lastAbove !== null && gate.fromC > 50);
   return (
     <div className="page batch">
       <Ticket state={state} now={now} chosen={chosen?.spec.id} onChoose={setChosenId} />
@@ -51,6 +52,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
           <FindingStrip key={finding.code + finding.message} finding={finding} />
         ))}
         {step !== null && <PresentStep key={step.spec.id} batch={batch} step={step} now={now} onDone={() => setChosenId(undefined)} />}
+        {chilling && <ChillGates gates={state.cooling} now={now} />}
         <NitriteGauge
           nitrite={figures.nitrite}
           target={record.design.nitritePpm}
@@ -63,7 +65,6 @@ function WholeBatch({ batch }: { batch: Batch }) {
           ))}
           {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={record.design.school} />}
           <Readings figures={figures} facts={state.facts} />
-          {state.cooling.some((gate) => gate.lastAbove !== null && gate.fromC > 50) && <ChillGates gates={state.cooling} now={now} />}
         </div>
         <LogPanel batch={batch} />
       </div>

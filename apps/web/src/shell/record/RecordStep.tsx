@@ -39,8 +39,7 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   const { spec } = step;
   const preferences = usePreferences();
   const now = useNow();
-  const [draft, change, clear] = useDraft<Draft>(
-    `${record.id}.${corrects?.id ?? spec.id}`,
+  const [draft, change, clear] = useDraft<Draft>(`${record.id}.${corrects?.id ?? spec.id}`, () =>
     corrects === undefined ? emptyDraft() : { ...emptyDraft(), values: corrects.values, at: fieldTime(corrects.at) },
   );
   const [tried, setTried] = useState(false);
@@ -66,10 +65,13 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
     try {
       await writeEntry(record.id, { ...entry, seen: record.entries.length });
       clear();
+      setTried(false);
       onDone?.();
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       setRefusal(error);
+      // The time of the act is that of the first try, not of the one that gets through.
+      if (error.offline && draft.at === '') change({ at: fieldTime(now) });
       if (error.status === 409) {
         change({ id: crypto.randomUUID() });
         await lookAgain(record.id);
@@ -259,10 +261,10 @@ function MixLines({
               type="button"
               className="btn"
               onClick={() => setValue(name, target)}
-              aria-label={`${label}: weighed as on the sheet, ${inWords(target, quantity, preferences)}`}
+              aria-label={`${label}: weighed so, ${inWords(target, quantity, preferences)}`}
             >
               <Glyph name="tick" />
-              As on the sheet
+              Weighed so
             </button>
           </li>
         );

@@ -1,9 +1,9 @@
 import { useCallback, useState } from 'react';
 
 /** What is typed into a form, kept on this device until it is sent: closing the page loses nothing. */
-export function useDraft<T extends object>(key: string, first: T): [T, (part: Partial<T>) => void, () => void] {
+export function useDraft<T extends object>(key: string, make: () => T): [T, (part: Partial<T>) => void, () => void] {
   const name = `bunkhouse.draft.${key}`;
-  const [draft, setDraft] = useState<T>(() => ({ ...first, ...read<T>(name) }));
+  const [draft, setDraft] = useState<T>(() => ({ ...make(), ...read<T>(name) }));
   const change = useCallback(
     (part: Partial<T>) =>
       setDraft((before) => {
@@ -13,12 +13,10 @@ export function useDraft<T extends object>(key: string, first: T): [T, (part: Pa
       }),
     [name],
   );
-  const clear = useCallback(() => {
+  const clear = () => {
     localStorage.removeItem(name);
-    setDraft(first);
-    // The first state of a form does not change while it is open.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [name]);
+    setDraft(make());
+  };
   return [draft, change, clear];
 }
 
