@@ -1,4 +1,5 @@
 import type { ErrorResponse } from '@bunkhouse/api';
+import { noteServerDate } from './serverClock';
 
 /** An answer of the server that is not what was asked for. `offline`: there was no answer. */
 export class Refusal extends Error {
@@ -25,6 +26,7 @@ export async function request<T>(path: string, body?: unknown): Promise<T> {
   ).catch(() => {
     throw new Refusal(0, 'There is no connection to the house. What you typed is kept here: try again in a moment.');
   });
+  noteServerDate(answer.headers.get('date'));
   const said = (await answer.json().catch(() => null)) as unknown;
   if (answer.ok && said !== null) return said as T;
   const { message, errors } = (said ?? {}) as Partial<ErrorResponse>;

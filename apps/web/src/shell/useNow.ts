@@ -1,12 +1,13 @@
 import { useSyncExternalStore } from 'react';
+import { houseTime } from '../data/serverClock';
 
 const TICK_MS = 10_000;
 const listeners = new Set<() => void>();
-let now = Date.now();
+let now = houseTime();
 let timer: ReturnType<typeof setInterval> | undefined;
 
 function tick() {
-  now = Date.now();
+  now = houseTime();
   for (const listener of listeners) listener();
 }
 

@@ -131,7 +131,7 @@ describe('plan beside actual', () => {
     const cook = new Cook(usualDesign('ham-bone-in', START));
     cook.log('weigh', 0, { 'greenG:A': 8000 });
     expect(mixed(cook, 'pickle').cureG).toBeCloseTo((8000 * 0.12 * 1.15 * 20) / 1000, 6);
-    cook.log('mix-pickle', 1, { waterG: 900, saltG: 120, sugarG: 40, cureG: 20 });
+    cook.log('mix-pickle', 1, { waterG: 900, saltG: 130, sugarG: 55, cureG: 20 });
     expect(mixed(cook, 'pickle').cureG).toBe(20);
   });
 
@@ -180,6 +180,25 @@ describe('what the log refuses', () => {
     cook.log('weigh', 0, { 'greenG:A': 2600 });
     const [fault] = cook.log('mix', 1, { ...mixed(cook, 'brine'), cureG: 30 });
     expect(fault).toMatch(/^values.cureG: .* is over the limit of 200 ppm.*pour it away/);
+  });
+
+  test.each([
+    ['the cure nearly left out', { cureG: 2 }, /^reason: Cure: 2 g where the sheet says 9\.\d g/],
+    ['salt by the wrong scale', { saltG: 300 }, /^reason: Salt: 300 g where the sheet says/],
+    ['half the water', { waterG: 600 }, /^reason: Water: 600 g where/],
+  ])('%s is asked about before it is a brine', (_what, wrong, message) => {
+    const cook = new Cook(usualDesign('canadian-bacon', START));
+    cook.log('weigh', 0, { 'greenG:A': 2600 });
+    const values = { ...mixed(cook, 'brine'), ...wrong };
+    expect(cook.log('mix', 1, values)[0]).toMatch(message);
+  });
+
+  test('a dose a little low that falls under the floor is asked about too', () => {
+    const cook = new Cook({ ...usualDesign('canadian-bacon', START), nitritePpm: 125 });
+    cook.log('weigh', 0, { 'greenG:A': 2600 });
+    const brine = mixed(cook, 'brine');
+    expect(cook.log('mix', 1, { ...brine, cureG: brine.cureG * 0.9 })[0]).toMatch(/^reason: 112\.\d ppm is under the floor of 120 ppm/);
+    expect(cook.log('mix', 1, { ...brine, cureG: brine.cureG * 0.9 }, 'The jar is empty, more comes tomorrow')).toEqual([]);
   });
 
   test('too much pumped is kept with a reason, but the meat does not go on until it is drained and weighed again', () => {
@@ -278,6 +297,11 @@ describe('looks, gates and the end', () => {
     expect(cook.log('gate-first', 363, { coreC: 45 })).toEqual([]);
     expect(cook.log('gate-first', 367.5, { coreC: 26 })[0]).toMatch(/^reason: The first chill gate was not met/);
     expect(cook.log('gate-first', 367.5, { coreC: 26 }, 'Thrown to the dogs, said Juno')).toEqual([]);
+  });
+
+  test('a gate ends with a reading, not with a reckoning: read an hour too late it is not shown to be met', () => {
+    const cook = toCold();
+    expect(cook.log('gate-first', 367.2, { coreC: 15 })[0]).toMatch(/^reason: The first chill gate was not met/);
   });
 
   test('under 100 ppm the shorter gates hold', () => {

@@ -225,11 +225,34 @@ function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draf
   const pumps = spec.id === 'pump' || spec.id === 'repump';
   const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
   const over = after.findings.find((finding) => finding.code === 'nitrite-over');
-  if (over === undefined) return [];
+  if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
   if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
   if (pumps) return hasReason(draft.reason) ? [] : [{ field: 'reason', message: `${over.message} Write what was done.` }];
   return ['prep', 'cure', 'soak', 'dry'].includes(spec.station) || spec.id === 'light' ? [{ field: 'entry', message: `${over.message}` }] : [];
 }
+
+const MIX_LINES = { waterG: 'Water', saltG: 'Salt', sugarG: 'Sugar', cureG: 'Cure' } as const;
+
+/** A line further from the sheet than this, in share and in grams, is asked about. */
+const OFF_SHEET = { share: 0.2, g: 10 };
+
+/** A brine that is far from its sheet, or would leave the meat unprotected, asks for a reason. */
+function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: EntryDraft): EntryFault[] {
+  if (draft.kind !== 'done') return [];
+  const planned = before.facts.brines.find((brine) => brine.id === MIX_STEP_BRINE[draft.stepId]);
+  if (planned === undefined) return [];
+  for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
+    const weighed = Number(draft.values[name]);
+    const most = name === 'cureG' ? record.design.cureScaleStepG : Math.max(OFF_SHEET.g, record.design.meatScaleStepG);
+    if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
+    return [{ field: 'reason', message: `${word}: ${round(weighed)} g where the sheet says ${round(planned[name])} g. Weigh it again, or write why.` }];
+  }
+  const under = after.findings.find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
+  const wasUnder = before.findings.some((finding) => finding.code === under?.code);
+  return under === undefined || wasUnder ? [] : [{ field: 'reason', message: `${under.message} Add what is missing, or write why not.` }];
+}
+
+const round = (g: number): number => Number(g.toFixed(1));
 
 function withDraft(record: BatchRecord, draft: EntryDraft): BatchRecord {
   const seq = record.entries.length + 1;

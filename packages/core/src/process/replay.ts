@@ -194,6 +194,12 @@ export function coolingReadings(specs: readonly StepSpec[], standing: readonly S
     .sort((a, b) => a.at - b.at);
 }
 
+/** The end of a gate is a reading, never reckoned: what was not read in time was not shown to be there. */
+function readAtOrBelow(readings: readonly CoreReading[], C: number): number | null {
+  const first = readings.findIndex((reading, i) => reading.C <= C && i > 0 && (readings[i - 1]?.C ?? C) > C);
+  return readings[first]?.at ?? null;
+}
+
 function coolingStates(specs: StepSpec[], standing: StandingEntry[], cured: boolean): CoolingState[] {
   const readings = coolingReadings(specs, standing);
   return specs.flatMap((spec): CoolingState[] => {
@@ -201,7 +207,7 @@ function coolingStates(specs: StepSpec[], standing: StandingEntry[], cured: bool
     const { fromC, toC, limitH } = spec.cooling;
     const to = cured ? toC.cured : toC.uncured;
     const startedAt = crossingTime(readings, fromC);
-    const reachedAt = crossingTime(readings, to);
+    const reachedAt = readAtOrBelow(readings, to);
     const tookH = startedAt === null || reachedAt === null ? null : (reachedAt - startedAt) / HOUR_MS;
     return [
       {

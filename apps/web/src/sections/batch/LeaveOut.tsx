@@ -2,6 +2,7 @@ import type { LogEntryRequest } from '@bunkhouse/api';
 import { useState } from 'react';
 import { writeEntry, type Batch } from '../../data/batches';
 import { Refusal } from '../../data/request';
+import { houseTime } from '../../data/serverClock';
 import { usePreferences } from '../../shell/preferences';
 
 type Act = { kind: 'skipped'; stepId: string } | { kind: 'ended' } | { kind: 'note' } | { kind: 'withdrawn'; replaces: string };
@@ -16,7 +17,7 @@ export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch;
     const entry: LogEntryRequest = {
       id,
       ...act,
-      at: new Date().toISOString(),
+      at: new Date(houseTime()).toISOString(),
       by: name.trim() === '' ? 'Cook' : name.trim(),
       reason,
       seen: batch.record.entries.length,

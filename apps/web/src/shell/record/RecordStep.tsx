@@ -1,4 +1,4 @@
-import { checkEntry, inputNames, MIX_STEP_BRINE, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
+import { checkEntry, closesStep, failedGates, inputNames, MIX_STEP_BRINE, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
 import { useState, type FormEvent } from 'react';
 import type { Batch } from '../../data/batches';
 import { lookAgain, writeEntry } from '../../data/batches';
@@ -50,7 +50,9 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   const faultAt = (field: string) =>
     (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)?.message ??
     refusal?.errors.find((fault) => fault.field === field)?.message;
-  const asksReason = corrects !== undefined || draft.reason !== '' || faults.some((fault) => fault.field === 'reason');
+  const leavesOpen = corrects === undefined ? failedGates(spec, draft.values as StepValues).find((gate) => gate.onFail === 'again') : undefined;
+  const mayClose = leavesOpen?.reasonFrom !== undefined && closesStep(spec, draft.values as StepValues, 'with a reason');
+  const asksReason = corrects !== undefined || draft.reason !== '' || mayClose || faults.some((fault) => fault.field === 'reason');
   const setValue = (name: string, value: number | string | undefined) => {
     setRefusal(null);
     change({ values: without(draft.values, name, value) });
@@ -124,6 +126,12 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
             }),
           )}
         </div>
+      )}
+      {leavesOpen !== undefined && (
+        <p className="note leaves-open" role="status">
+          {leavesOpen.say}
+          {mayClose && ' To take it off all the same, write why.'}
+        </p>
       )}
       {asksReason && (
         <label className={`field${faultAt('reason') ? ' wrong' : ''}`}>
