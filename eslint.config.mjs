@@ -29,6 +29,7 @@ export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },
   js.configs.recommended,
   { files: ['**/*.mjs', 'apps/web/vite.config.ts'], languageOptions: { globals: globals.node } },
+  { files: ['**/*.test.mjs'], languageOptions: { globals: globals.jest } },
   {
     files: ['**/*.ts', '**/*.tsx'],
     ignores: ['apps/web/vite.config.ts', 'playwright.config.ts'],

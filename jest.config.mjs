@@ -31,5 +31,6 @@ export default {
     project('demo', 'demo'),
     project('server', 'apps/server'),
     project('web', 'apps/web'),
+    project('scripts', 'scripts', { testMatch: ['<rootDir>/*.test.mjs'], moduleFileExtensions: ['mjs', 'js', 'json'] }),
   ],
 };

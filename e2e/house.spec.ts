@@ -59,6 +59,18 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await expect(page.getByText('There is nothing here')).toBeVisible();
 });
 
+test('a slip of the finger is undone at once, and stays readable', async ({ page }) => {
+  await page.goto('/');
+  await page.goto(await firstBatch(page, 'Soak'));
+  await expect(page.getByRole('heading', { level: 2, name: 'Out of the water' })).toBeVisible();
+  await page.getByRole('button', { name: 'Bland', exact: true }).click();
+  await page.getByRole('button', { name: 'Log out of the water' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Pat dry and rack' })).toBeFocused();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Out of the water' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Log' })).toContainText('Taken back: Out of the water');
+});
+
 test('without a connection what was typed is kept, and sent when tried again', async ({ page }) => {
   await page.goto('/');
   await page.goto(await firstBatch(page, 'Smoke'));

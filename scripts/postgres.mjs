@@ -96,8 +96,20 @@ async function ensureCluster(folder, data) {
   return password;
 }
 
+/**
+ * A server that was killed leaves its number behind; where nobody reaps dead processes (some containers) it still seems to run.
+ * Its own shared memory check stands against a second one on the same folder.
+ */
+function forgetDead(data) {
+  const file = join(data, 'postmaster.pid');
+  if (!existsSync(file)) return;
+  const stat = `/proc/${readFileSync(file, 'utf8').split('\n')[0]}/stat`;
+  if (existsSync(stat) && / Z /.test(readFileSync(stat, 'utf8').replace(/^.*\)/, ''))) rmSync(file);
+}
+
 /** The port of a server that is running on this folder, or null. */
 function runningPort(data) {
+  forgetDead(data);
   if (postgres('pg_ctl', ['-D', data, 'status']).code !== 0) return null;
   const port = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
   return Number.isInteger(port) && port > 0 ? port : null;
@@ -136,7 +148,7 @@ export function startServer(root, env) {
     const child = spawn(process.execPath, ['--enable-source-maps', join(root, 'apps/server/dist/main.js')], {
       cwd: root,
       env: { ...process.env, ...env },
-      stdio: ['ignore', 'pipe', 'pipe'],
+      stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
     });
     let said = '';
     let ready = false;

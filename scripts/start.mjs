@@ -1,4 +1,5 @@
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { get } from 'node:http';
 import { join } from 'node:path';
 import { dataFolder, ROOT } from './places.mjs';
 import { portIsFree, startPostgres, startServer } from './postgres.mjs';
@@ -44,12 +45,21 @@ try {
 
 async function askForPort() {
   if (await portIsFree(port)) return;
-  const ours = await fetch(`http://127.0.0.1:${port}/api/health`).then(
-    (answer) => answer.json(),
-    () => null,
-  );
-  if (ours?.database) throw new Plain(`Bunkhouse is already running at http://127.0.0.1:${port}`);
+  if (await answersAsOurs(port)) throw new Plain(`Bunkhouse is already running at http://127.0.0.1:${port}`);
   throw new Plain(`Port ${port} is busy. Stop the other program, or choose another port: BUNKHOUSE_PORT=${port + 1} npm start`);
+}
+
+/** Whether a Bunkhouse listens there. */
+function answersAsOurs(on) {
+  return new Promise((resolve) => {
+    const asked = get({ host: '127.0.0.1', port: on, path: '/api/health', timeout: 2000 }, (answer) => {
+      let body = '';
+      answer.on('data', (data) => (body += data));
+      answer.on('end', () => resolve(/"database":/.test(body)));
+    });
+    asked.on('timeout', () => asked.destroy());
+    asked.on('error', () => resolve(false));
+  });
 }
 
 async function openOwnDatabase() {

@@ -10,6 +10,8 @@ const webRoot = join(import.meta.dirname, '../../web/dist');
 try {
   const settings = readSettings(process.env, existsSync(join(webRoot, 'index.html')) ? webRoot : null);
   const app = await createApp(settings);
+  // The start that opened this server was killed: do not go on unseen.
+  process.on('disconnect', () => void app.close().finally(() => process.exit(0)));
   if (settings.demo) await app.get(DemoHouse).openIfEmpty();
   await app.listen(settings.port, settings.host);
   console.log(`Bunkhouse is ready at http://${settings.host}:${settings.port}`);

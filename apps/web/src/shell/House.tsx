@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { JustLogged } from './JustLogged';
 import { Rail } from './Rail';
 import { SectionBar } from './SectionBar';
 import { Shortcuts } from './Shortcuts';
@@ -23,7 +24,9 @@ export function House() {
       <Rail />
       <SectionBar />
       <main id="main" className="main" tabIndex={-1}>
-        <Outlet />
+        <JustLogged>
+          <Outlet />
+        </JustLogged>
       </main>
       <Shortcuts />
     </div>

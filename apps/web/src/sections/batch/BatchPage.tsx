@@ -1,5 +1,5 @@
 import { STATION_NAMES, type StepState } from '@bunkhouse/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useBatch, type Batch } from '../../data/batches';
 import { BrineSheet } from '../../instruments/BrineSheet';
@@ -39,6 +39,8 @@ function WholeBatch({ batch }: { batch: Batch }) {
   const { record, state } = batch;
   const now = useNow();
   const [chosenId, setChosenId] = useState<string>();
+  // Counts what was logged here: the next step then takes the keyboard.
+  const [logged, setLogged] = useState(0);
   const chosen = state.steps.find((step) => step.spec.id === chosenId && step.closing === null);
   const step = chosen ?? state.next;
   const { figures } = state;
@@ -51,7 +53,19 @@ function WholeBatch({ batch }: { batch: Batch }) {
         {state.findings.map((finding) => (
           <FindingStrip key={finding.code + finding.message} finding={finding} />
         ))}
-        {step !== null && <PresentStep key={step.spec.id} batch={batch} step={step} now={now} onDone={() => setChosenId(undefined)} />}
+        {step !== null && (
+          <PresentStep
+            key={step.spec.id}
+            batch={batch}
+            step={step}
+            now={now}
+            arrived={logged > 0}
+            onDone={() => {
+              setChosenId(undefined);
+              setLogged(logged + 1);
+            }}
+          />
+        )}
         {chilling && <ChillGates gates={state.cooling} now={now} />}
         <NitriteGauge
           nitrite={figures.nitrite}
@@ -114,12 +128,18 @@ function cureDay(state: Batch['state'], days: number, now: number): string {
   return meatIn ? `, day ${((now - Date.parse(meatIn.at)) / 86_400_000).toFixed(1)} of ${days}` : '';
 }
 
-function PresentStep({ batch, step, now, onDone }: { batch: Batch; step: StepState; now: number; onDone: () => void }) {
+function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step: StepState; now: number; arrived: boolean; onDone: () => void }) {
   const { spec, urgency } = step;
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (arrived) heading.current?.focus({ preventScroll: true });
+  }, [arrived]);
   return (
     <section className={`panel present is-${spec.station} ${urgency}`} aria-label={`Next: ${spec.title}`}>
       <div className="present-head">
-        <h2>{spec.title}</h2>
+        <h2 ref={heading} tabIndex={-1}>
+          {spec.title}
+        </h2>
         <span className="aside">
           {urgency === 'overdue'
             ? `${span(now - step.dueAt)} late`

@@ -6,6 +6,7 @@ import { Refusal } from '../../data/request';
 import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../Choice';
 import { Glyph } from '../glyphs';
+import { useTellLogged } from '../JustLogged';
 import { usePreferences } from '../preferences';
 import { inWords } from '../quantities';
 import { fieldTime } from '../times';
@@ -39,6 +40,7 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   const { spec } = step;
   const preferences = usePreferences();
   const now = useNow();
+  const tellLogged = useTellLogged();
   const [draft, change, clear] = useDraft<Draft>(`${record.id}.${corrects?.id ?? spec.id}`, () =>
     corrects === undefined ? emptyDraft() : { ...emptyDraft(), values: corrects.values, at: fieldTime(corrects.at) },
   );
@@ -66,6 +68,7 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
     setRefusal(null);
     try {
       await writeEntry(record.id, { ...entry, seen: record.entries.length });
+      if (corrects === undefined) tellLogged({ batchId: record.id, entryId: entry.id, what: `${spec.title}, ${record.code}`, at: entry.at });
       clear();
       setTried(false);
       onDone?.();
