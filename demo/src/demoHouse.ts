@@ -1,5 +1,5 @@
-import type { BatchRequest } from '@bunkhouse/api';
-import { processFor, replay, RULE_SETS, thicknessMm, usualWaterG, type School } from '@bunkhouse/core';
+import { usualRequest, type BatchRequest } from '@bunkhouse/api';
+import { processFor, replay, usualWaterG, type School } from '@bunkhouse/core';
 import { playBatch, type PlayedBatch } from './playBatch.js';
 import { idFrom } from './random.js';
 
@@ -84,28 +84,17 @@ function sevenOClock(at: number): number {
 }
 
 function request(wanted: Wanted, startsAt: number): BatchRequest {
-  const process = processFor(wanted.product);
-  const { usual } = process;
-  const school = wanted.school ?? usual.school;
-  const shape = usual.section.shape === 'slab' ? 'slab' : 'round';
+  const by = COOKS[(wanted.greenG[0] ?? 0) % COOKS.length] ?? COOKS[0];
+  const usual = usualRequest(wanted.product, {
+    id: idFrom(wanted.name),
+    by,
+    startsAt: new Date(startsAt).toISOString(),
+    ...(wanted.school === undefined ? {} : { school: wanted.school }),
+  });
   const greenG = wanted.greenG.reduce((a, b) => a + b, 0);
   return {
-    id: idFrom(wanted.name),
-    product: wanted.product,
-    pieces: wanted.greenG.map((g) => ({ greenG: g, shape, thicknessMm: thicknessMm(usual.section), lengthMm: usual.lengthMm })),
-    school,
+    ...usual,
+    pieces: wanted.greenG.flatMap((g) => usual.pieces.map((piece) => ({ ...piece, greenG: g }))),
     waterG: usualWaterG(wanted.product, greenG),
-    saltPercent: usual.saltPercent,
-    sugarPercent: usual.sugarPercent,
-    nitritePpm: RULE_SETS.us.usualTarget,
-    ruleSet: 'us',
-    cureDays: process.cureDays[school].usual,
-    meatScaleStepG: 5,
-    cureScaleStepG: 0.1,
-    ...(school === 'pumpAndCover'
-      ? { pumpPercent: usual.pumpPercent, repumpPercent: usual.repumpPercent, pickleSaltPercent: usual.pickleSaltPercent, syringeML: 60, spacingMm: 25 }
-      : {}),
-    startsAt: new Date(startsAt).toISOString(),
-    by: COOKS[(wanted.greenG[0] ?? 0) % COOKS.length] ?? COOKS[0],
   };
 }

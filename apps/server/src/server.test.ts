@@ -80,6 +80,16 @@ describe('batches', () => {
     expect(first.body).toEqual(second.body);
   });
 
+  test('the same id with other values is told that it was started already', async () => {
+    const asked = loin();
+    await http().post('/api/batches').send(asked);
+    const again = await http()
+      .post('/api/batches')
+      .send({ ...asked, waterG: 1500 });
+    expect(again.status).toBe(409);
+    expect((again.body as { message: string }).message).toMatch(/^CB-\d{3} was already started from this form/);
+  });
+
   test('an overdose is refused with what would be right', async () => {
     const answer = await http()
       .post('/api/batches')

@@ -2,3 +2,4 @@ export * from './batchRequest.js';
 export * from './logEntryRequest.js';
 export * from './responses.js';
 export * from './isInstant.js';
+export * from './usualRequest.js';

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse } from '@bunkhouse/api';
@@ -5,7 +6,7 @@ import { startFault, toDesign } from '@bunkhouse/api';
 import { designStops, processFor } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
-import { refused, noSuchBatch } from '../errors/refusals.js';
+import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { BatchEntity } from './batchEntity.js';
 
@@ -60,7 +61,10 @@ export class BatchesService {
         .orIgnore()
         .execute();
     });
-    return this.one(request.id);
+    const batch = await this.one(request.id);
+    if (!isDeepStrictEqual(batch.design, design))
+      throw overtaken([{ field: 'id', message: `${batch.code} was already started from this form, with other values. Look at it on the rail.` }]);
+    return batch;
   }
 
   async withLogs(manager: EntityManager, batches: BatchEntity[]): Promise<BatchResponse[]> {

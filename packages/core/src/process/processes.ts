@@ -1,6 +1,11 @@
 import { InputError } from '../inputError.js';
 import type { Process } from './process.js';
-import { chillSteps, cureSteps, drySteps, prepSteps, smokeSteps, soakSteps } from './stepTemplates.js';
+import { chillSteps } from './steps/chillSteps.js';
+import { cureSteps } from './steps/cureSteps.js';
+import { drySteps } from './steps/drySteps.js';
+import { prepSteps } from './steps/prepSteps.js';
+import { smokeSteps } from './steps/smokeSteps.js';
+import { soakSteps } from './steps/soakSteps.js';
 
 /** Bone-in ham: pumped twice, a week under cover brine (handbook part 2). Common practice; the plain numbers are our own. */
 const HAM_BONE_IN: Process = {

@@ -52,32 +52,26 @@ export function Guide() {
           </table>
         </div>
       </section>
-      <section className="panel">
-        <div className="ph">
-          <h2>Two schools</h2>
-        </div>
-        <dl className="guide-terms">
-          {GUIDE.schools.map(([name, text]) => (
-            <div key={name}>
-              <dt>{name}</dt>
-              <dd>{text}</dd>
-            </div>
-          ))}
-        </dl>
-      </section>
-      <section className="panel">
-        <div className="ph">
-          <h2>Words of the trade</h2>
-        </div>
-        <dl className="guide-terms">
-          {GUIDE.terms.map(([name, text]) => (
-            <div key={name}>
-              <dt>{name}</dt>
-              <dd>{text}</dd>
-            </div>
-          ))}
-        </dl>
-      </section>
+      <Terms title="Two schools" terms={GUIDE.schools} />
+      <Terms title="Words of the trade" terms={GUIDE.terms} />
     </div>
+  );
+}
+
+function Terms({ title, terms }: { title: string; terms: readonly (readonly [string, string])[] }) {
+  return (
+    <section className="panel">
+      <div className="ph">
+        <h2>{title}</h2>
+      </div>
+      <dl className="guide-terms">
+        {terms.map(([name, text]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{text}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
   );
 }

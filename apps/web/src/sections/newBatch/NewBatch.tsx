@@ -1,65 +1,32 @@
-import { BATCH_RULE_SETS, BatchRequest, startFault, toDesign } from '@bunkhouse/api';
-import {
-  InputError,
-  planBatch,
-  processFor,
-  PROCESSES,
-  PUMP_ABOVE_MM,
-  RULE_SETS,
-  thicknessMm,
-  usualWaterG,
-  type BatchState,
-  type School,
-} from '@bunkhouse/core';
+import { BATCH_RULE_SETS, BatchRequest, startFault, toDesign, usualRequest } from '@bunkhouse/api';
+import { InputError, planBatch, processFor, PROCESSES, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type BatchState, type School } from '@bunkhouse/core';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useEffect, useMemo, useState } from 'react';
-import { Controller, useFieldArray, useForm, useWatch, type Control, type Path } from 'react-hook-form';
+import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { startBatch } from '../../data/batches';
 import { Refusal } from '../../data/request';
+import { houseTime } from '../../data/serverClock';
 import { FindingStrip } from '../../instruments/FindingStrip';
-import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../../shell/Choice';
 import { Glyph } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
-import { inWords, type Quantity } from '../../shell/quantities';
+import { inWords } from '../../shell/quantities';
 import { fieldTime } from '../../shell/times';
+import { FormNumber } from './FormNumber';
 import { PlanSheet } from './PlanSheet';
 
 const DRAFT = 'bunkhouse.draft.new-batch';
 const PIECE_LETTERS = 'ABCDEFGHIJKL';
 
-/** What a product usually is: where the form begins. */
-function usualRequest(product: BatchRequest['product'], school: School['kind'], by: string): BatchRequest {
-  const process = processFor(product);
-  const { usual } = process;
-  return {
-    id: crypto.randomUUID(),
-    product,
-    pieces: [
-      { greenG: usual.greenG, shape: usual.section.shape === 'slab' ? 'slab' : 'round', thicknessMm: thicknessMm(usual.section), lengthMm: usual.lengthMm },
-    ],
-    school,
-    waterG: usualWaterG(product, usual.greenG),
-    saltPercent: usual.saltPercent,
-    sugarPercent: usual.sugarPercent,
-    nitritePpm: RULE_SETS.us.usualTarget,
-    ruleSet: 'us',
-    cureDays: process.cureDays[school].usual,
-    meatScaleStepG: 5,
-    cureScaleStepG: 0.1,
-    pumpPercent: usual.pumpPercent,
-    repumpPercent: usual.repumpPercent,
-    pickleSaltPercent: usual.pickleSaltPercent,
-    syringeML: 60,
-    spacingMm: 25,
-    startsAt: new Date(Math.ceil(Date.now() / 900_000) * 900_000).toISOString(),
-    by,
-  };
-}
+const QUARTER_MS = 900_000;
+
+/** A batch with a product's usual values, beginning at the next quarter of an hour. */
+const fresh = (product: BatchRequest['product'], by: string): BatchRequest =>
+  usualRequest(product, { id: crypto.randomUUID(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
 
 function firstRequest(by: string): BatchRequest {
-  const usual = usualRequest('ham-bone-in', 'pumpAndCover', by);
+  const usual = fresh('ham-bone-in', by);
   try {
     const kept = JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as Partial<BatchRequest>;
     return { ...usual, ...kept, startsAt: usual.startsAt };
@@ -112,7 +79,7 @@ export function NewBatch() {
   const chooseProduct = (product: BatchRequest['product']) => {
     setTouched({ water: false, nitrite: touched.nitrite });
     reset({
-      ...usualRequest(product, processFor(product).usual.school, getValues('by')),
+      ...fresh(product, getValues('by')),
       ruleSet: getValues('ruleSet'),
       nitritePpm: getValues('nitritePpm'),
       startsAt: getValues('startsAt'),
@@ -129,7 +96,7 @@ export function NewBatch() {
 
   const start = async (asked: BatchRequest) => {
     setRefusal(null);
-    const late = startFault(asked.startsAt, Date.now());
+    const late = startFault(asked.startsAt, houseTime());
     if (late !== null) return setRefusal(late);
     if (stop !== undefined || 'fault' in plan) return;
     try {
@@ -191,7 +158,7 @@ export function NewBatch() {
                 className="btn"
                 onClick={() =>
                   pieces.append({
-                    ...(getValues('pieces').at(-1) ?? usualRequest(request.product, request.school, '').pieces[0]),
+                    ...(getValues('pieces').at(-1) ?? fresh(request.product, '').pieces[0]),
                   } as BatchRequest['pieces'][number])
                 }
               >
@@ -337,45 +304,3 @@ const ErrorText = ({ text }: { text: string | undefined }) =>
       {text}
     </p>
   );
-
-function FormNumber({
-  control,
-  name,
-  label,
-  quantity,
-  sign,
-  decimals,
-  hint,
-  onTyped,
-}: {
-  control: Control<BatchRequest>;
-  name: Path<BatchRequest>;
-  label: string;
-  quantity?: Quantity;
-  sign?: string;
-  decimals?: number;
-  hint?: string | undefined;
-  onTyped?: () => void;
-}) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <NumberField
-          label={label}
-          {...(quantity === undefined ? {} : { quantity })}
-          {...(sign === undefined ? {} : { sign })}
-          {...(decimals === undefined ? {} : { decimals })}
-          value={field.value as number | undefined}
-          onChange={(value) => {
-            field.onChange(value);
-            onTyped?.();
-          }}
-          error={fieldState.error?.message}
-          hint={hint}
-        />
-      )}
-    />
-  );
-}

@@ -1,0 +1,129 @@
+import { expect, test } from '@playwright/test';
+import { Cook, sevenOClock } from './cook.js';
+
+test('closing the page in the middle of the form loses nothing', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(1));
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Pastrami brisket' }).click();
+  await cook.type('Weight', '3950');
+  await cook.type('Salt, of meat and water', '2.7');
+  await page.goto('/');
+  await page.goto('/new');
+  await expect(page.getByRole('button', { name: 'Pastrami brisket' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('3950');
+  await expect(page.getByLabel('Salt, of meat and water', { exact: true })).toHaveValue('2.7');
+});
+
+test('the water is proposed from the weight until the cook says otherwise', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(1));
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await cook.type('Weight', '4000');
+  // 45 % of 4000 g
+  await expect(page.getByLabel('Water', { exact: true })).toHaveValue('1800');
+  await cook.type('Water', '2500');
+  await cook.type('Weight', '5000');
+  await expect(page.getByLabel('Water', { exact: true })).toHaveValue('2500');
+  await page.getByRole('button', { name: /^Take 2.300 g, as proposed from the weight$/ }).click();
+  await expect(page.getByLabel('Water', { exact: true })).toHaveValue('2300');
+});
+
+test('rules of another country move floor, limit and target', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(1));
+  await page.goto('/new');
+  const gauge = page.getByRole('region', { name: 'Ingoing nitrite' });
+  await page.getByLabel('Whose rules').selectOption({ label: 'European Union' });
+  await expect(page.getByLabel('Nitrite aimed at', { exact: true })).toHaveValue('100');
+  await expect(gauge.getByRole('img')).toHaveAccessibleName(/floor 50, target 100, limit 120 ppm/);
+  await cook.type('Nitrite aimed at', '150');
+  await expect(page.getByRole('button', { name: 'Start the batch' })).toBeDisabled();
+  await page.getByLabel('Whose rules').selectOption({ label: 'United States' });
+  await expect(page.getByRole('button', { name: 'Start the batch' })).toBeEnabled();
+});
+
+test('what cannot be made is said in a sentence: too little water for the salt, a pump that is too salty', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(1));
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await cook.type('Water', '200');
+  await cook.type('Salt, of meat and water', '5');
+  await expect(page.getByRole('alert').filter({ hasText: /200 g of water holds at most 71 g of salt/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start the batch' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Bone-in ham' }).click();
+  await cook.type('First pump, of green', '28');
+  await cook.type('Water for the cover', '500');
+  await expect(page.getByRole('alert').filter({ hasText: /Make the pickle [\d.]+ % or weaker/ })).toBeVisible();
+});
+
+test('two pieces, weighed one by one in pounds, pumped, and one of them too little', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(2));
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await page.getByRole('button', { name: 'Pump and cover' }).click();
+  await cook.type('Weight', '2500');
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await expect(page.getByText('Piece B', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Start the batch' }).click();
+  await cook.expectNext('Trim and weigh');
+
+  // 5.5 lb = 2494.8 g, 5.25 lb = 2381.4 g
+  await page.getByRole('button', { name: 'Green weight, piece A is in g: switch unit' }).click();
+  await cook.log('Log green weight', { 'Green weight, piece A': '5.5', 'Green weight, piece B': '5.25' }, 'Mix the pump pickle');
+  await expect(page.getByRole('region', { name: 'Log' })).toContainText('Green weight A 5.50 lb, Green weight B 5.25 lb');
+  await cook.mixAsPlanned('Log pickle as weighed', 'Mix the cover brine');
+  await cook.mixAsPlanned('Log cover as weighed', 'Pump');
+  await cook.wait(3);
+  // 8 % of 5.5 lb is 5.94 lb; 1 % of 5.25 lb is 5.30 lb.
+  await cook.log(
+    'Log pumped weight',
+    { 'Pickle temperature': '2', 'Weight after pumping, piece A': '5.94', 'Weight after pumping, piece B': '5.30' },
+    'Meat in',
+  );
+  const strips = page.getByRole('status');
+  await expect(strips.filter({ hasText: /Piece B took 1\.0 % of 8 % planned. Pump it again/ })).toBeVisible();
+  await expect(strips.filter({ hasText: /under the floor of 120 ppm/ })).toBeVisible();
+
+  // Pumped again and corrected: the warning goes.
+  await page.getByRole('button', { name: 'Correct Pump' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Weight after pumping, piece B', { exact: true }).fill('5.67');
+  await sheet.getByLabel('What was wrong with it').fill('Piece B was pumped again and weighed again');
+  await sheet.getByRole('button', { name: 'Log the correction' }).click();
+  await expect(strips.filter({ hasText: /Piece B took/ })).toHaveCount(0);
+});
+
+test('a step left out with a reason, a note, a batch thrown away', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(3));
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Pastrami brisket' }).click();
+  await page.getByRole('button', { name: 'Start the batch' }).click();
+  await cook.expectNext('Trim and weigh');
+  const log = page.getByRole('region', { name: 'Log' });
+  await page.getByRole('button', { name: 'Write a note' }).click();
+  await page.getByLabel('Note').fill('From the neighbour, two days old');
+  await page.getByRole('button', { name: 'Log the note' }).click();
+  await expect(log).toContainText('From the neighbour, two days old');
+
+  await cook.log('Log green weight', { 'Green weight': '4300' }, 'Mix the brine');
+  // A cure weighed far from the sheet is asked about.
+  for (const line of ['Water and ice', 'Salt', 'Sugar']) await page.getByRole('button', { name: `${line}: weighed so` }).click();
+  await page.getByLabel('Cure #1, weighed', { exact: true }).fill('1.6');
+  await cook.press('Log brine as weighed');
+  await expect(page.getByText(/Cure: 1.6 g where the sheet says 1\d.\d g/)).toBeVisible();
+  await page.getByLabel('Cure #1, weighed', { exact: true }).fill('30');
+  await expect(page.getByText(/is over the limit of 200 ppm.*pour it away and mix again/)).toBeVisible();
+  await page.getByRole('button', { name: 'Cure #1: weighed so' }).click();
+  await cook.press('Log brine as weighed');
+  await cook.expectNext('Meat in');
+
+  await page.getByRole('button', { name: 'Throw the batch away' }).click();
+  await page.getByRole('button', { name: 'Log that it is thrown away' }).click();
+  await expect(page.getByText('Write why the batch is thrown away.')).toBeVisible();
+  await page.getByLabel('Why the batch is thrown away').fill('It smelled when the bag was opened');
+  await page.getByRole('button', { name: 'Log that it is thrown away' }).click();
+  await expect(page.locator('.batch-head')).toContainText('Thrown away');
+  const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
+  await page.getByRole('link', { name: 'Ledger', exact: true }).click();
+  await expect(page.getByRole('row').filter({ hasText: code })).toContainText('thrown away');
+  await expect(page.getByRole('link', { name: new RegExp(`^${code} `) })).toHaveCount(0);
+});

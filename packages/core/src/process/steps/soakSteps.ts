@@ -1,0 +1,45 @@
+import type { StepTemplate } from '../step.js';
+
+/** Soak: fresh water until the fry test is right. */
+export const soakSteps = (soakH: number): StepTemplate[] => [
+  {
+    id: 'soak-in',
+    station: 'soak',
+    title: 'Into fresh water',
+    act: 'Log into fresh water',
+    task: 'Fry a thin slice from the edge. If it tastes right, leave the soak out and say so. Else cold fresh water, in the cold if longer than an hour.',
+    needs: ['pull'],
+    after: { step: 'pull', h: 0.25 },
+    graceH: 1,
+    inputs: [],
+    gates: [],
+    skippable: true,
+  },
+  {
+    id: 'soak-out',
+    station: 'soak',
+    title: 'Out of the water',
+    act: 'Log out of the water',
+    task: 'Fry a thin slice from the edge and taste it.',
+    needs: ['soak-in'],
+    after: { step: 'soak-in', h: soakH },
+    graceH: 0.5,
+    inputs: [
+      {
+        kind: 'choice',
+        name: 'taste',
+        label: 'Fry test',
+        options: [
+          { value: 'bland', label: 'Bland' },
+          { value: 'right', label: 'Right' },
+          { value: 'salty', label: 'Salty' },
+          { value: 'too-salty', label: 'Too salty' },
+        ],
+      },
+    ],
+    gates: [
+      { inputs: ['taste'], oneOf: ['bland', 'right', 'salty'], onFail: 'again', againH: soakH / 2, say: 'Still too salty: change the water and fry again.' },
+    ],
+    skippedWith: 'soak-in',
+  },
+];
