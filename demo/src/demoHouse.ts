@@ -9,6 +9,8 @@ export interface DemoHouse {
   batches: PlayedBatch[];
 }
 
+export const DEMO_NAME = 'Tamarack Fork';
+
 const COOKS = ['Wren', 'Juno', 'Abel'] as const;
 
 const HOUR_MS = 3_600_000;
@@ -59,7 +61,7 @@ function finished(): Wanted[] {
 export function demoHouse(now: number): DemoHouse {
   const wanted = [...finished(), ...LIVE];
   const batches = wanted.map((batch, i) => play(batch, now, i + 1)).sort((a, b) => a.request.startsAt.localeCompare(b.request.startsAt));
-  return { name: 'Tamarack Fork', cooks: COOKS, batches };
+  return { name: DEMO_NAME, cooks: COOKS, batches };
 }
 
 function play(wanted: Wanted, now: number, seed: number): PlayedBatch {

@@ -2,12 +2,13 @@ import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { getDataSourceToken } from '@nestjs/typeorm';
-import type { BatchResponse } from '@bunkhouse/api';
+import type { BatchResponse, LogEntryRequest } from '@bunkhouse/api';
 import fc from 'fast-check';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { createApp } from './createApp.js';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
+import { LogService } from './log/logService.js';
 import { DemoHouse } from './demo/demoHouse.js';
 
 const cluster = process.env.BUNKHOUSE_TEST_DATABASE;
@@ -184,6 +185,26 @@ describe('the log', () => {
     expect(answer.status).toBe(status);
     expect((answer.body as { message: string }).message).toMatch(message);
     expect(((await http().get(`/api/batches/${batch.id}`)).body as BatchResponse).entries).toHaveLength(0);
+  });
+
+  test('several entries at once are written all or none', async () => {
+    const batch = await started();
+    const now = Date.now();
+    const log = app.get(LogService);
+    const good = weighed();
+    const bad = { ...weighed(), stepId: 'pack' };
+    await expect(
+      log.writeAll(
+        batch.id,
+        [good, bad].map((entry) => ({ request: entry as LogEntryRequest, now })),
+      ),
+    ).rejects.toThrow();
+    expect(((await http().get(`/api/batches/${batch.id}`)).body as BatchResponse).entries).toHaveLength(0);
+    const after = await log.writeAll(
+      batch.id,
+      [good, good].map((entry) => ({ request: entry as LogEntryRequest, now })),
+    );
+    expect(after.entries).toHaveLength(1);
   });
 
   test('a batch thrown away goes to the Ledger, and comes back when that is taken back', async () => {

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { demoHouse } from '@bunkhouse/demo';
+import { DEMO_NAME, demoHouse } from '@bunkhouse/demo';
 import type { DataSource } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
@@ -28,7 +28,10 @@ export class DemoHouse {
     if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
     for (const { request, entries } of demoHouse(house.demoFrom.getTime()).batches) {
       await this.batches.start(request, Date.parse(request.startsAt));
-      for (const entry of entries) await this.log.write(request.id, entry, Date.parse(entry.at) + WRITING_MS);
+      await this.log.writeAll(
+        request.id,
+        entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) + WRITING_MS })),
+      );
     }
     await houses.update({ id: 1 }, { demoWhole: true });
   }
@@ -37,6 +40,6 @@ export class DemoHouse {
   private async found(): Promise<HouseEntity | null> {
     if (await this.dataSource.getRepository(BatchEntity).exists()) return null;
     const now = this.clock.now();
-    return this.dataSource.getRepository(HouseEntity).save({ id: 1, name: demoHouse(now).name, demo: true, demoFrom: new Date(now), demoWhole: false });
+    return this.dataSource.getRepository(HouseEntity).save({ id: 1, name: DEMO_NAME, demo: true, demoFrom: new Date(now), demoWhole: false });
   }
 }

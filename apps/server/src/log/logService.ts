@@ -27,36 +27,36 @@ export class LogService {
    * @param now ms; the instant of writing
    */
   write(batchId: string, request: LogEntryRequest, now = this.clock.now()): Promise<BatchResponse> {
-    const draft = toDraft(request);
+    return this.writeAll(batchId, [{ request, now }]);
+  }
+
+  /** Writes entries in their order, all or none of them. Each is checked against the log with those before it. */
+  writeAll(batchId: string, writings: readonly { request: LogEntryRequest; now: number }[]): Promise<BatchResponse> {
     return this.dataSource.transaction(async (manager) => {
-      const batch = await this.locked(manager, batchId);
-      const written = await manager.getRepository(LogEntryEntity).findOneBy({ id: draft.id });
-      if (written !== null) {
-        if (written.batchId !== batchId) throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
-        if (!saysTheSame(written.body, draft))
-          throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
-        return batch;
+      const before = await this.locked(manager, batchId);
+      let batch = before;
+      for (const { request, now } of writings) {
+        const draft = toDraft(request);
+        if (await this.isWritten(manager, batch, draft)) continue;
+        batch = { ...batch, entries: [...batch.entries, checked(batch, draft, request.seen, now)] };
       }
-      const overtakenBy = overtaking(batch.entries, draft, request.seen);
-      if (overtakenBy !== null) throw overtaken([{ field: 'entry', message: overtakenBy }]);
-      const faults = checkEntry(batch, draft, now);
-      if (faults.length > 0) throw alreadyLogged(faults) ? overtaken(faults) : refused(faults);
-      const entry: LogEntry = { ...draft, seq: batch.entries.length + 1, recordedAt: new Date(now).toISOString() };
-      await manager.getRepository(LogEntryEntity).insert(
-        Object.assign(new LogEntryEntity(), {
-          id: entry.id,
-          batchId,
-          seq: entry.seq,
-          kind: entry.kind,
-          body: entry,
-          at: new Date(entry.at),
-          recordedAt: new Date(now),
-        }),
-      );
-      const after = { ...batch, entries: [...batch.entries, entry] };
-      await this.ledger.rebuild(manager, after, now);
-      return after;
+      const added = batch.entries.slice(before.entries.length);
+      if (added.length === 0) return batch;
+      await manager.getRepository(LogEntryEntity).insert(added.map((entry) => row(batchId, entry)));
+      await this.ledger.rebuild(manager, batch, writings.at(-1)?.now ?? this.clock.now());
+      return batch;
     });
+  }
+
+  /** Whether this very entry was written before; one of the same id that says something else is refused. */
+  private async isWritten(manager: EntityManager, batch: BatchResponse, draft: EntryDraft): Promise<boolean> {
+    const written = batch.entries.find((entry) => entry.id === draft.id);
+    if (written === undefined) {
+      if (!(await manager.getRepository(LogEntryEntity).existsBy({ id: draft.id }))) return false;
+      throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
+    }
+    if (!saysTheSame(written, draft)) throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
+    return true;
   }
 
   private async locked(manager: EntityManager, id: string): Promise<BatchResponse> {
@@ -67,6 +67,26 @@ export class LogService {
     return whole;
   }
 }
+
+/** The entry that a draft becomes, or the refusal. */
+function checked(batch: BatchResponse, draft: EntryDraft, seen: number | undefined, now: number): LogEntry {
+  const overtakenBy = overtaking(batch.entries, draft, seen);
+  if (overtakenBy !== null) throw overtaken([{ field: 'entry', message: overtakenBy }]);
+  const faults = checkEntry(batch, draft, now);
+  if (faults.length > 0) throw alreadyLogged(faults) ? overtaken(faults) : refused(faults);
+  return { ...draft, seq: batch.entries.length + 1, recordedAt: new Date(now).toISOString() };
+}
+
+const row = (batchId: string, entry: LogEntry): LogEntryEntity =>
+  Object.assign(new LogEntryEntity(), {
+    id: entry.id,
+    batchId,
+    seq: entry.seq,
+    kind: entry.kind,
+    body: entry,
+    at: new Date(entry.at),
+    recordedAt: new Date(entry.recordedAt),
+  });
 
 /** Whether an entry that comes again says what it said the first time. Its time may differ: the second try is later. */
 function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {

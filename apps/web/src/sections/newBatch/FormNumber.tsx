@@ -1,11 +1,10 @@
 import type { BatchRequest } from '@bunkhouse/api';
-import { Controller, type Control, type Path } from 'react-hook-form';
+import { Controller, useFormContext, type Path } from 'react-hook-form';
 import { NumberField } from '../../instruments/NumberField';
 import type { Quantity } from '../../shell/quantities';
 
 /** A number of the form of a new batch, with the fault that the server would find. */
 export function FormNumber({
-  control,
   name,
   label,
   quantity,
@@ -14,7 +13,6 @@ export function FormNumber({
   hint,
   onTyped,
 }: {
-  control: Control<BatchRequest>;
   name: Path<BatchRequest>;
   label: string;
   quantity?: Quantity;
@@ -23,6 +21,7 @@ export function FormNumber({
   hint?: string | undefined;
   onTyped?: () => void;
 }) {
+  const { control } = useFormContext<BatchRequest>();
   return (
     <Controller
       control={control}

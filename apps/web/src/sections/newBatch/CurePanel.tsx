@@ -1,0 +1,130 @@
+import { BATCH_RULE_SETS, type BatchRequest } from '@bunkhouse/api';
+import { processFor, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type School } from '@bunkhouse/core';
+import { useEffect, useState } from 'react';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { Choice } from '../../shell/Choice';
+import { usePreferences } from '../../shell/preferences';
+import { inWords } from '../../shell/quantities';
+import { FormNumber } from './FormNumber';
+
+/** How the brine meets the meat, how strong, and whose rules hold. */
+export function CurePanel() {
+  const { control, getValues, setValue } = useFormContext<BatchRequest>();
+  const school = useWatch({ control, name: 'school' });
+  const chooseSchool = (chosen: School['kind']) => {
+    setValue('school', chosen, { shouldValidate: true });
+    setValue('cureDays', processFor(getValues('product')).cureDays[chosen].usual, { shouldValidate: true });
+  };
+  return (
+    <section className="panel">
+      <div className="ph">
+        <h2>The cure</h2>
+        <span className="aside">Cure #1, 6.25 % nitrite</span>
+      </div>
+      <div className="pad">
+        <Choice
+          label="How the brine meets the meat"
+          value={school}
+          options={{ pumpAndCover: 'Pump and cover', equilibrium: 'Equilibrium, by weight' }}
+          onChange={chooseSchool}
+        />
+        <p className="note">
+          {school === 'equilibrium'
+            ? `It lies until even: cannot become too salty, but slow above ${PUMP_ABOVE_MM} mm.`
+            : 'A strong pickle by the needle, a mild cover that holds it: quick, and sure beside the bone.'}
+        </p>
+        <WaterAndDays label={school === 'equilibrium' ? 'Water' : 'Water for the cover'} />
+        <div className="pair">
+          <FormNumber name="saltPercent" label="Salt, of meat and water" sign="%" />
+          <FormNumber name="sugarPercent" label="Sugar, of meat and water" sign="%" />
+        </div>
+        {school === 'pumpAndCover' && (
+          <>
+            <div className="pair">
+              <FormNumber name="pumpPercent" label="First pump, of green" sign="%" />
+              <FormNumber name="repumpPercent" label="Re-pump half-way" sign="%" />
+            </div>
+            <div className="trio">
+              <FormNumber name="pickleSaltPercent" label="Pickle, salt" sign="%" />
+              <FormNumber name="syringeML" label="Syringe" quantity="volume" />
+              <FormNumber name="spacingMm" label="Needle every" quantity="length" />
+            </div>
+          </>
+        )}
+        <RulesAndTarget />
+        <div className="pair">
+          <FormNumber name="meatScaleStepG" label="Big scale steps by" quantity="smallMass" />
+          <FormNumber name="cureScaleStepG" label="Cure scale steps by" quantity="smallMass" />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** The water follows the weight until the cook says otherwise. */
+function WaterAndDays({ label }: { label: string }) {
+  const { control, getValues, setValue } = useFormContext<BatchRequest>();
+  const preferences = usePreferences();
+  const [product, pieces, waterG] = useWatch({ control, name: ['product', 'pieces', 'waterG'] });
+  const proposedG = proposal(product, pieces);
+  const [own, setOwn] = useState(() => getValues('waterG') !== proposal(getValues('product'), getValues('pieces')));
+  const [lastProduct, setLastProduct] = useState(product);
+  if (product !== lastProduct) {
+    setLastProduct(product);
+    setOwn(false);
+  }
+  useEffect(() => {
+    if (!own && getValues('waterG') !== proposedG) setValue('waterG', proposedG, { shouldValidate: true });
+  }, [own, proposedG, getValues, setValue]);
+  return (
+    <>
+      <div className="pair">
+        <FormNumber
+          name="waterG"
+          label={label}
+          quantity="mass"
+          hint={waterG === proposedG ? 'as proposed from the weight' : undefined}
+          onTyped={() => setOwn(true)}
+        />
+        <FormNumber name="cureDays" label="Days of cure" sign="d" decimals={1} />
+      </div>
+      {own && waterG !== proposedG && (
+        <button type="button" className="lnk" onClick={() => setOwn(false)}>
+          Take {inWords(proposedG, 'mass', preferences)}, as proposed from the weight
+        </button>
+      )}
+    </>
+  );
+}
+
+const proposal = (product: BatchRequest['product'], pieces: BatchRequest['pieces']): number =>
+  usualWaterG(
+    product,
+    pieces.reduce((sum, piece) => sum + (Number.isFinite(piece.greenG) ? piece.greenG : 0), 0),
+  );
+
+/** The target follows the rules until the cook says otherwise. */
+function RulesAndTarget() {
+  const { control, getValues, setValue } = useFormContext<BatchRequest>();
+  const ruleSet = useWatch({ control, name: 'ruleSet' });
+  const chooseRules = (chosen: BatchRequest['ruleSet']) => {
+    const wasUsual = getValues('nitritePpm') === RULE_SETS[getValues('ruleSet')].usualTarget;
+    setValue('ruleSet', chosen);
+    if (wasUsual) setValue('nitritePpm', RULE_SETS[chosen].usualTarget, { shouldValidate: true });
+  };
+  return (
+    <div className="pair">
+      <label className="field">
+        <span className="label">Whose rules</span>
+        <select className="box" value={ruleSet} onChange={(event) => chooseRules(event.target.value as BatchRequest['ruleSet'])}>
+          {BATCH_RULE_SETS.map((id) => (
+            <option key={id} value={id}>
+              {RULE_SETS[id].name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <FormNumber name="nitritePpm" label="Nitrite aimed at" sign="ppm" />
+    </div>
+  );
+}

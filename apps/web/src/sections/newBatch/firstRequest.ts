@@ -1,0 +1,23 @@
+import { usualRequest, type BatchRequest } from '@bunkhouse/api';
+import { houseTime } from '../../data/serverClock';
+
+const DRAFT = 'bunkhouse.draft.new-batch';
+const QUARTER_MS = 900_000;
+
+/** A batch with a product’s usual values, beginning at the next quarter of an hour. */
+export const fresh = (product: BatchRequest['product'], by: string): BatchRequest =>
+  usualRequest(product, { id: crypto.randomUUID(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
+
+/** Where the form begins: what was typed before the page was closed, else a ham. The start is always from now. */
+export function firstRequest(by: string): BatchRequest {
+  const usual = fresh('ham-bone-in', by);
+  try {
+    const kept = JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as Partial<BatchRequest>;
+    return { ...usual, ...kept, startsAt: usual.startsAt };
+  } catch {
+    return usual;
+  }
+}
+
+export const keepDraft = (request: BatchRequest): void => localStorage.setItem(DRAFT, JSON.stringify(request));
+export const forgetDraft = (): void => localStorage.removeItem(DRAFT);

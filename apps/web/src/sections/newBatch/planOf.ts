@@ -1,0 +1,37 @@
+import { toDesign, type BatchRequest } from '@bunkhouse/api';
+import { InputError, planBatch, processFor, type BatchState, type Finding } from '@bunkhouse/core';
+
+/** What a form comes to: a plan, or why there is none. */
+export type Plan = { state: BatchState } | { fault: InputError } | { incomplete: true };
+
+/** Works a form out. A number that is missing makes it incomplete, a contradiction a fault. */
+export function planOf(request: BatchRequest): Plan {
+  if (!isComplete(request)) return { incomplete: true };
+  try {
+    return { state: planBatch(processFor(request.product), toDesign(request)) };
+  } catch (error) {
+    if (error instanceof InputError) return { fault: error };
+    throw error;
+  }
+}
+
+/** Why a plan may not be started, or null. */
+export function stopOf(plan: Plan): Finding | null {
+  if ('fault' in plan) return { level: 'stop', code: plan.fault.field, message: plan.fault.message };
+  return 'state' in plan ? (plan.state.findings.find((finding) => finding.level === 'stop') ?? null) : null;
+}
+
+function isComplete({ pieces, startsAt, school, ...rest }: BatchRequest): boolean {
+  const numbers = [
+    rest.waterG,
+    rest.saltPercent,
+    rest.sugarPercent,
+    rest.nitritePpm,
+    rest.cureDays,
+    rest.meatScaleStepG,
+    rest.cureScaleStepG,
+    ...pieces.flatMap((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm]),
+    ...(school === 'pumpAndCover' ? [rest.pumpPercent, rest.repumpPercent, rest.pickleSaltPercent, rest.syringeML, rest.spacingMm] : []),
+  ];
+  return numbers.every((value) => Number.isFinite(value)) && Number.isFinite(Date.parse(startsAt));
+}

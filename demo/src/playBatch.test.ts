@@ -1,0 +1,24 @@
+import { usualRequest } from '@bunkhouse/api';
+import { PLANNED_PRODUCTS, replay, SCHOOLS } from '@bunkhouse/core';
+import { playBatch } from './playBatch.js';
+import { idFrom } from './random.js';
+
+const DAY_MS = 86_400_000;
+const now = Date.parse('2026-11-23T14:20:00Z');
+
+describe.each(PLANNED_PRODUCTS)('a made-up cook and the usual %s', (product) => {
+  test.each(SCHOOLS)('by %s: from start to packed, whatever the hands do', (school) => {
+    for (let seed = 1; seed <= 3; seed += 1) {
+      const request = usualRequest(product, { id: idFrom(`${product}${seed}`), by: 'Wren', startsAt: new Date(now - 60 * DAY_MS).toISOString(), school });
+      const { record } = playBatch(request, { seed, cooks: ['Wren', 'Juno'], idOf: (n) => idFrom(`${product}${school}${seed}-${n}`), until: now });
+      const state = replay(record, now);
+      expect(state.outcome).toBe('finished');
+      expect(state.findings.filter((finding) => finding.level === 'stop')).toEqual([]);
+      // Common practice: a loin keeps 80 to 90 % of its green weight, a brisket 55 to 65 %, a ham 85 to 95 %.
+      const [low, high] = { pastrami: [55, 65], 'canadian-bacon': [80, 90], 'ham-bone-in': [85, 95] }[product];
+      expect(state.figures.yield?.value).toBeGreaterThan(low ?? 0);
+      expect(state.figures.yield?.value).toBeLessThan(high ?? 100);
+      expect(state.cooling.every((gate) => gate.tookH !== null && gate.tookH <= gate.limitH)).toBe(true);
+    }
+  });
+});
