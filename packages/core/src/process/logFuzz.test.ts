@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { checkEntry, type EntryDraft } from './checkEntry.js';
 import { inputNames } from './gates.js';
-import type { LogEntry, StepValues } from './logEntry.js';
+import type { StepValues } from './logEntry.js';
 import { processFor, PLANNED_PRODUCTS } from './processes.js';
 import { replay, type BatchRecord } from './replay.js';
 import type { StepInput } from './step.js';

@@ -71,7 +71,7 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
     applies,
     judgement: judged(design, applies.value, pumpedDecides ? 'pumped' : 'immersion'),
     because: pumpedDecides
-      ? 'What the needle put in is more than what an even share of everything would be, so the pumped figure is judged.'
+      ? 'What the needle put in is no less than an even share of everything would be, so the pumped figure is judged.'
       : 'It lies in the cover until even, and that comes to more than the needle put in, so the even figure is judged.',
     others: [pumpedDecides ? even : highest],
     lowestPumped: lowest,
