@@ -52,6 +52,24 @@ test('by keyboard alone: sections by their keys, the keys shown by ?', async ({ 
   await expect(page.getByRole('heading', { name: 'New batch' })).toBeVisible();
 });
 
+test('the first load is under 300 kB of compressed script, and nothing is asked of another host', async ({ page, baseURL }) => {
+  const elsewhere: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith(baseURL ?? '') && !request.url().startsWith('data:')) elsewhere.push(request.url());
+  });
+  await page.goto('/');
+  await expect(page.locator('.job').first()).toBeVisible();
+  const scripts = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter((entry) => entry.name.endsWith('.js'))
+      .map((entry) => entry.encodedBodySize),
+  );
+  expect(scripts.length).toBeGreaterThan(0);
+  expect(Math.min(...scripts)).toBeGreaterThan(0);
+  expect(scripts.reduce((a, b) => a + b, 0)).toBeLessThan(300_000);
+  expect(elsewhere).toEqual([]);
+});
+
 test('an address that leads nowhere says so', async ({ page }) => {
   await page.goto('/batches/3b241101-e2bb-4255-8caf-4136c566a962');
   await expect(page.getByText('There is no such batch.')).toBeVisible();

@@ -1,6 +1,6 @@
 import { InputError } from '../inputError.js';
 import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
-import { requireNumber } from '../units/require.js';
+import { requireNumber, requireThing } from '../units/require.js';
 import { brineStrength, type BrineStrength } from './brineStrength.js';
 import { salometerToSaltPercent } from './salometer.js';
 
@@ -72,6 +72,7 @@ function strengthPercent(p: PickleParams): number {
 
 /** Nitrite that the target asks for: a fraction of the brine plus a fixed weight. */
 function nitriteWanted(t: NitriteTarget): { perBrine: number; fixedG: number } {
+  requireThing('target', t, 'What is the nitrite aimed at? Give ppm and basis.');
   const fraction = requireNumber('target.ppm', t.ppm, { min: 0, max: 20000, unit: 'ppm' }) / 1e6;
   const meatG = () => requireNumber('target.meatG', t.meatG, { above: 0, max: 1e6, unit: 'g' });
   switch (t.basis) {

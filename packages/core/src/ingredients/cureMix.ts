@@ -1,5 +1,5 @@
 import { InputError } from '../inputError.js';
-import { requireNumber } from '../units/require.js';
+import { requireNumber, requireThing } from '../units/require.js';
 
 /** A cure mix by its label: percent by weight. The rest, if any, is carrier without effect on the figures. */
 export interface CureMix {
@@ -22,6 +22,7 @@ export const CURE_2: CureMix = { name: 'Cure #2', nitritePercent: 6.25, nitrateP
 
 /** @throws InputError when a label's figures cannot be */
 export function requireCureMix(cure: CureMix): CureMix {
+  requireThing('cure', cure, 'Which cure is it? Give its nitrite, nitrate and salt from the label.');
   const parts = [
     requireNumber('cure.nitritePercent', cure.nitritePercent, { min: 0, max: 100, unit: '%' }),
     requireNumber('cure.nitratePercent', cure.nitratePercent, { min: 0, max: 100, unit: '%' }),

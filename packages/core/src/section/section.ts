@@ -1,5 +1,5 @@
 import { InputError } from '../inputError.js';
-import { requireNumber } from '../units/require.js';
+import { requireNumber, requireThing } from '../units/require.js';
 
 /** The cross-section of a piece at its thickest, mm. */
 export type SectionShape =
@@ -18,6 +18,7 @@ const THICKEST_MM = 600;
 
 /** The way the cure has to come through from both sides, mm: thickness, diameter, or the smaller of width and height. */
 export function thicknessMm(section: Section): number {
+  requireThing('section', section, 'What shape is the piece? Give its section.');
   switch (section.shape) {
     case 'slab':
       return size('section.thicknessMm', section.thicknessMm);
@@ -33,6 +34,7 @@ export function thicknessMm(section: Section): number {
 
 /** How far it is across, mm: the widest line of needle sites. A slab is taken as three times as wide as it is thick [M]. */
 export function widthMm(section: Section): number {
+  requireThing('section', section, 'What shape is the piece? Give its section.');
   switch (section.shape) {
     case 'slab':
       return 3 * thicknessMm(section);

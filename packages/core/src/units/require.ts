@@ -24,6 +24,16 @@ export function requireNumber(field: string, value: unknown, rule: NumberRule = 
   return value;
 }
 
+/**
+ * Answers the thing itself, or throws {@link InputError} where something that is no thing at all was given.
+ *
+ * @example requireThing('cure', CURE_1, 'Which cure is it?') // CURE_1
+ */
+export function requireThing<T extends object>(field: string, value: T, question: string): T {
+  if (typeof value !== 'object' || (value as unknown) === null) throw new InputError(field, question);
+  return value;
+}
+
 /** The fault of a finite number against a rule, as the end of a sentence, or null. */
 export function numberFault(value: number, { min, max, above, unit }: NumberRule): string | null {
   const of = (n: number) => (unit === undefined ? `${n}` : `${n} ${unit}`);
