@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** The address of a running house: `npm test` starts one with the demo and one without. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
   workers: 1,
   fullyParallel: false,
   forbidOnly: true,

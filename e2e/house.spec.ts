@@ -110,6 +110,7 @@ for (const [scheme, width, height] of [
   ['dark', 390, 844],
 ] as const) {
   test(`no serious fault of access on any screen, ${scheme}, ${width} wide, and nothing runs off the side`, async ({ page }) => {
+    test.slow();
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
     await page.setViewportSize({ width, height });
     await page.goto('/');
