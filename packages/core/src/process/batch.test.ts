@@ -304,6 +304,16 @@ describe('looks, gates and the end', () => {
     expect(cook.log('gate-first', 367.2, { coreC: 15 })[0]).toMatch(/^reason: The first chill gate was not met/);
   });
 
+  test('meat whose dose turns out to be over the limit goes no further, however far it is: neither to the cold nor into a pack', () => {
+    const cook = toCold();
+    const mix = cook.record.entries.find((entry) => entry.kind === 'done' && entry.stepId === 'mix');
+    const brine = mixed(cook, 'brine');
+    expect(cook.try({ kind: 'correction', replaces: mix?.id, values: { ...brine, cureG: 30 }, reason: 'The scale stood on ounces' }, 1, 362)).toEqual([]);
+    expect(cook.state(362).figures.nitrite.judgement.verdict).toBe('over');
+    expect(cook.log('gate-first', 363, { coreC: 25 })[0]).toMatch(/^entry: .*over the limit of 200 ppm. If the weights are right, the meat must not be eaten/);
+    expect(cook.try({ kind: 'ended', reason: 'Far too much cure in it' }, 363)).toEqual([]);
+  });
+
   test('under 100 ppm the shorter gates hold', () => {
     const cook = toCold();
     const weak = {

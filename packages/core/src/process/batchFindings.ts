@@ -78,6 +78,7 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
 
 /** What would be right: cure to weigh while nothing is mixed or pumped, else what to do with the meat. */
 function remedy(design: BatchDesign, facts: BatchFacts, target: number, applies: Figure): string {
+  if (Object.keys(facts.pulledG).length > 0) return 'If the weights are right, the meat must not be eaten: throw the batch away.';
   const pumped = Object.values(facts.pumpings).some((pumpings) => pumpings.length > 0);
   if (pumped && applies.id === 'nitrite-pumped') return 'Drain the piece, weigh it again and correct the weight. If it stays over, the meat must not be used.';
   const brine = facts.brines.find((candidate) => candidate.id === (applies.id === 'nitrite-pumped' ? 'pickle' : candidate.id));

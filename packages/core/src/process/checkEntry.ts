@@ -15,6 +15,7 @@ export interface EntryFault {
 
 /** An entry on its way into the log. */
 export type EntryDraft = NewLogEntry;
+type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
 const AHEAD_MS = 2 * 60_000;
 const REASON_LENGTH = 8;
@@ -67,13 +68,7 @@ function skipFaults(step: StepState, state: BatchState, draft: { reason: string 
   return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why it is left out.')];
 }
 
-function doneFaults(
-  record: BatchRecord,
-  state: BatchState,
-  step: StepState,
-  draft: { values: StepValues; reason?: string } & EntryDraft,
-  at: number,
-): EntryFault[] {
+function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
   const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, record.design, draft.values)];
   if (wrong.length > 0) return wrong;
   const impossible = impossibleFaults(step.spec, state, record, draft);
@@ -188,13 +183,7 @@ function farFrom(field: string, value: number | string | undefined, expected: nu
   return [{ field, message: `${Math.round(value)} g is far from the ${Math.round(expected)} g before. Look at the unit and weigh again.` }];
 }
 
-function gateFaults(
-  record: BatchRecord,
-  state: BatchState,
-  step: StepState,
-  draft: { values: StepValues; reason?: string } & EntryDraft,
-  at: number,
-): EntryFault[] {
+function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
   const { values, reason } = draft;
   const written = hasReason(reason);
   const failed = failedGates(step.spec, values);
@@ -219,8 +208,8 @@ function coolingFails(record: BatchRecord, step: StepState, draft: EntryDraft, a
   return cooled !== undefined && cooled.tookH !== null && cooled.tookH > cooled.limitH;
 }
 
-/** A brine over the limit is not for meat: it cannot be logged as mixed, nor the meat go in or on while the figure is over. */
-function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draft: { reason?: string } & EntryDraft): EntryFault[] {
+/** A brine over the limit is not for meat: it cannot be logged as mixed, and no step is logged while the figure is over, packing least of all. */
+function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draft: DoneDraft): EntryFault[] {
   const mixes = Object.hasOwn(MIX_STEP_BRINE, spec.id);
   const pumps = spec.id === 'pump' || spec.id === 'repump';
   const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
@@ -228,7 +217,7 @@ function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draf
   if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
   if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
   if (pumps) return hasReason(draft.reason) ? [] : [{ field: 'reason', message: `${over.message} Write what was done.` }];
-  return ['prep', 'cure', 'soak', 'dry'].includes(spec.station) || spec.id === 'light' ? [{ field: 'entry', message: `${over.message}` }] : [];
+  return [{ field: 'entry', message: over.message }];
 }
 
 const MIX_LINES = { waterG: 'Water', saltG: 'Salt', sugarG: 'Sugar', cureG: 'Cure' } as const;
@@ -237,8 +226,7 @@ const MIX_LINES = { waterG: 'Water', saltG: 'Salt', sugarG: 'Sugar', cureG: 'Cur
 const OFF_SHEET = { share: 0.2, g: 10 };
 
 /** A brine that is far from its sheet, or would leave the meat unprotected, asks for a reason. */
-function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: EntryDraft): EntryFault[] {
-  if (draft.kind !== 'done') return [];
+function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: DoneDraft): EntryFault[] {
   const planned = before.facts.brines.find((brine) => brine.id === MIX_STEP_BRINE[draft.stepId]);
   if (planned === undefined) return [];
   for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
