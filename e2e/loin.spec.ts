@@ -67,6 +67,9 @@ test('an overdose is refused, and what would be right is one tap away', async ({
   const start = page.getByRole('button', { name: 'Start the batch' });
   await expect(start).toBeDisabled();
   await expect(page.getByRole('alert').first()).toContainText('260 ppm is over the limit of 200 ppm. Right would be 150 ppm');
+  // It is said where the cook looks: the field stands far down the form, the reason is in sight all the same.
+  await expect(page.getByLabel('Nitrite aimed at', { exact: true })).toBeInViewport();
+  await expect(page.getByRole('alert').first()).toBeInViewport();
   await page.getByRole('button', { name: 'Aim at 150 ppm instead' }).click();
   await expect(start).toBeEnabled();
   await expect(page.getByText('is over the limit')).toHaveCount(0);

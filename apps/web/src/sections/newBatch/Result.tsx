@@ -23,7 +23,11 @@ export function Result({ refusal }: { refusal: string | null }) {
   return (
     <div className="new-result">
       <div className="new-act">
-        {stop !== null && <p className="note">It cannot be started like this: see below.</p>}
+        {stop !== null && (
+          <p className="note">
+            It cannot be started like this. <span className="stop-here">{stop.message}</span>
+          </p>
+        )}
         {refusal !== null && (
           <p className="fault" role="alert">
             {refusal}
