@@ -50,16 +50,27 @@ export function pickle(p: PickleParams): Pickle {
   // Cure = perBrine × B + fixedCureG; B = water + salt·B + sugar·B + (1 − carriedSalt) × cure.
   const { perBrine, fixedG } = nitriteWanted(p.target);
   const rest = 1 - salt - sugar - ((1 - carriedSalt) * perBrine) / share;
-  if (rest <= 0) throw new InputError('target.ppm', 'No room is left for water: ask for less salt, sugar or nitrite.');
+  if (rest <= 0) throw new InputError('target.ppm', `No room is left for water: ask for less salt, sugar or nitrite. ${mostPossible(p, salt)}`);
   const brineG = (waterG + ((1 - carriedSalt) * fixedG) / share) / rest;
   const cureG = (perBrine * brineG + fixedG) / share;
   const saltG = salt * brineG - carriedSalt * cureG;
   if (saltG < -1e-9) {
     const strength = ((carriedSalt * cureG) / brineG) * 100;
-    throw new InputError('saltPercentOfBrine', `The cure alone makes this brine ${strength.toFixed(1)} % salt: ask for at least that, or for less nitrite.`);
+    throw new InputError(
+      'saltPercentOfBrine',
+      `The cure alone makes this brine ${strength.toFixed(1)} % salt: ask for at least that, or for less nitrite. ${mostPossible(p, salt)}`,
+    );
   }
   const brine = { waterG, saltG: Math.max(0, saltG), sugarG: sugar * brineG, cureG };
   return { ...brine, brineG, ...brineStrength(brine, p.cure), brineNitritePpm: ((cureG * share) / brineG) * 1e6 };
+}
+
+/** The most nitrite that the mix can give while it brings no more salt than is asked for, in words. */
+function mostPossible({ cure, target: t }: PickleParams, salt: number): string {
+  if (cure.saltPercent <= 0 || salt <= 0 || (t.basis !== 'pumped' && t.basis !== 'pickUp')) return '';
+  const taken = (t.basis === 'pumped' ? (t.pumpPercent ?? 0) : (t.pickUpPercent ?? 10)) / 100;
+  const most = ((salt / (cure.saltPercent / 100)) * cure.nitritePercent * taken * 1e6) / 100;
+  return `At this strength ${cure.name} gives ${Math.floor(most)} ppm at the most.`;
 }
 
 function strengthPercent(p: PickleParams): number {

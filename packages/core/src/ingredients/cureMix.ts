@@ -10,6 +10,8 @@ export interface CureMix {
   nitratePercent: number;
   /** NaCl, % */
   saltPercent: number;
+  /** sugar, %; none when not given */
+  sugarPercent?: number;
   /** false where the label forbids pumping it */
   mayPump?: boolean;
 }
@@ -20,6 +22,28 @@ export const CURE_1: CureMix = { name: 'Cure #1', nitritePercent: 6.25, nitrateP
 /** Cure #2: nitrite and nitrate. For long dry cures only. */
 export const CURE_2: CureMix = { name: 'Cure #2', nitritePercent: 6.25, nitratePercent: 4, saltPercent: 89.75, mayPump: true };
 
+/** Low-strength curing salts: nitrite on salt, used as the whole salt of a cure. */
+export const CURING_SALT_05: CureMix = { name: 'Curing salt 0.5 %', nitritePercent: 0.5, nitratePercent: 0, saltPercent: 99.5, mayPump: true };
+export const CURING_SALT_06: CureMix = { name: 'Curing salt 0.6 %', nitritePercent: 0.6, nitratePercent: 0, saltPercent: 99.4, mayPump: true };
+
+/** A ready mix as its label usually says [T]: salt, sugar, nitrite and nitrate. The label in the cook's hand decides. */
+export const READY_MIX: CureMix = { name: 'Ready mix', nitritePercent: 0.5, nitratePercent: 0.5, saltPercent: 69, sugarPercent: 30, mayPump: false };
+
+/** Sodium nitrite itself, which no kitchen should hold, and saltpetre, KNO3, as the NaNO3 that it amounts to (85.0 ÷ 101.1). */
+export const SODIUM_NITRITE: CureMix = { name: 'Sodium nitrite', nitritePercent: 100, nitratePercent: 0, saltPercent: 0 };
+export const SALTPETRE: CureMix = { name: 'Saltpetre', nitritePercent: 0, nitratePercent: 84.1, saltPercent: 0 };
+
+/** The mixes behind the names of ingredients. */
+export const CURE_MIXES: Readonly<Record<string, CureMix>> = {
+  'cure-1': CURE_1,
+  'cure-2': CURE_2,
+  'curing-salt-0.5': CURING_SALT_05,
+  'curing-salt-0.6': CURING_SALT_06,
+  'ready-mix': READY_MIX,
+  'sodium-nitrite': SODIUM_NITRITE,
+  saltpetre: SALTPETRE,
+};
+
 /** @throws InputError when a label's figures cannot be */
 export function requireCureMix(cure: CureMix): CureMix {
   requireThing('cure', cure, 'Which cure is it? Give its nitrite, nitrate and salt from the label.');
@@ -27,9 +51,10 @@ export function requireCureMix(cure: CureMix): CureMix {
     requireNumber('cure.nitritePercent', cure.nitritePercent, { min: 0, max: 100, unit: '%' }),
     requireNumber('cure.nitratePercent', cure.nitratePercent, { min: 0, max: 100, unit: '%' }),
     requireNumber('cure.saltPercent', cure.saltPercent, { min: 0, max: 100, unit: '%' }),
+    requireNumber('cure.sugarPercent', cure.sugarPercent ?? 0, { min: 0, max: 100, unit: '%' }),
   ];
   if (parts.reduce((a, b) => a + b, 0) > 100.000001) {
-    throw new InputError('cure', `${cure.name}: salt, nitrite and nitrate together are more than 100 %.`);
+    throw new InputError('cure', `${cure.name}: what its label names is more than 100 %.`);
   }
   return cure;
 }

@@ -7,7 +7,7 @@ export interface MeasureWeights {
 
 /**
  * What spoons and cups hold, in grams [M: common kitchen tables, values from memory; handbook part 3].
- * Grouped by what it is in the brine: water, salt, cure, sweet, spice.
+ * Grouped by what it is in the brine: water, salt, cure, sweet, spice, and what has no name here.
  */
 export const MEASURE_WEIGHTS = {
   water: { teaspoon: [4.9, 4.92, 4.93], cup: [235.5, 236.2, 236.6] },
@@ -25,6 +25,9 @@ export const MEASURE_WEIGHTS = {
   'curing-salt-0.5': { teaspoon: [5.5, 6.0, 6.3], cup: [273, 288, 304] },
   'curing-salt-0.6': { teaspoon: [5.5, 6.0, 6.3], cup: [273, 288, 304] },
   'ready-mix': { teaspoon: [4.0, 5.2, 6.3], cup: [195, 250, 304] },
+  'sodium-nitrite': { teaspoon: [4.5, 5.8, 7.0] },
+  saltpetre: { teaspoon: [4.5, 5.6, 6.6] },
+  'rock-salt': { teaspoon: [4.0, 5.3, 6.3], cup: [190, 250, 304] },
 
   'white-sugar': { teaspoon: [4.0, 4.2, 4.3], cup: [195, 200, 205] },
   'brown-sugar': { teaspoon: [4.3, 4.6, 4.8], cup: [205, 215, 225] },
@@ -36,6 +39,8 @@ export const MEASURE_WEIGHTS = {
   peppercorn: { teaspoon: [2.4, 2.9, 3.2] },
   'coriander-seed': { teaspoon: [1.5, 1.8, 2.1] },
   'pickling-spice': { teaspoon: [1.8, 2.2, 2.8] },
+  'other-liquid': { teaspoon: [4.6, 5.0, 5.3], cup: [222, 240, 255] },
+  flavouring: { teaspoon: [0.4, 2.0, 6.0], cup: [20, 100, 290] },
 } as const satisfies Record<string, MeasureWeights>;
 
 export type Ingredient = keyof typeof MEASURE_WEIGHTS;

@@ -1,12 +1,13 @@
 import { brineDensity } from '../brine/brineDensity.js';
 import { brineStrength } from '../brine/brineStrength.js';
+import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import { saltPercentToSalometer } from '../brine/salometer.js';
 import { pumpPlan, type PumpPlan } from '../pump/pumpPlan.js';
 import { over, plus, scaled, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from './batchDesign.js';
 import { BRINE_NAMES, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
-import { inWorking, type Figure } from './figure.js';
-import { nitriteFigures, pumpedShare, type NitriteFigures } from './nitriteFigures.js';
+import { inWorking, type Figure } from '../units/figure.js';
+import { nitriteFigures, pumpedShare } from './nitriteFigures.js';
 
 export interface BrineFigures {
   brine: SheetBrine;

@@ -1,17 +1,11 @@
+import { worstFirst, type Finding } from '../cure/finding.js';
 import type { NitriteJudgement } from '../cure/judgeNitrite.js';
 import { PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
-import { inWorking, type Figure } from './figure.js';
+import { inWorking, type Figure } from '../units/figure.js';
 import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
-
-/** Something the cook must know: `stop` means that people get hurt, `warn` asks for thought, `note` informs. */
-export interface Finding {
-  level: 'stop' | 'warn' | 'note';
-  code: string;
-  message: string;
-}
 
 /** What a batch's figures say, worst first. */
 export function batchFindings(
@@ -29,8 +23,7 @@ export function batchFindings(
     ...weightFindings(process, facts),
     ...warmBrine(standing),
   ];
-  const rank = { stop: 0, warn: 1, note: 2 };
-  return found.sort((a, b) => rank[a.level] - rank[b.level]);
+  return worstFirst(found);
 }
 
 function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: BatchFigures): Finding[] {

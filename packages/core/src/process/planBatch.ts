@@ -1,7 +1,7 @@
 import { requireDesign, type BatchDesign } from './batchDesign.js';
 import { replay, type BatchRecord, type BatchState } from './replay.js';
 import type { Process } from './process.js';
-import type { Finding } from './batchFindings.js';
+import type { Finding } from '../cure/finding.js';
 
 /**
  * What a design would come to before anything is done: sheet, figures, findings and dated steps.

@@ -42,7 +42,7 @@ export function pumpPlan(p: PumpPlanParams): PumpPlan {
   const lengthMm = requireNumber('lengthMm', p.lengthMm, { above: 0, max: 2000, unit: 'mm' });
   const along = rowOf(lengthMm, spacingMm);
   const across = rowOf(widthMm(p.section), spacingMm);
-  const sides = thicknessMm(p.section) > ONE_SIDE_MM ? 2 : 1;
+  const sides = sidesOf(p.section);
   const sites = along * across * sides;
   if (sites > 5000) throw new InputError('spacingMm', 'That spacing asks for more than 5000 needle sites.');
   const brineG = greenG * share;
@@ -51,4 +51,7 @@ export function pumpPlan(p: PumpPlanParams): PumpPlan {
 }
 
 /** Sites in a row, half a spacing in from each end; at least one. */
-const rowOf = (mm: number, spacingMm: number) => Math.max(1, Math.round(mm / spacingMm));
+export const rowOf = (mm: number, spacingMm: number) => Math.max(1, Math.round(mm / spacingMm));
+
+/** From how many sides a piece is pumped. */
+export const sidesOf = (section: Section): 1 | 2 => (thicknessMm(section) > ONE_SIDE_MM ? 2 : 1);

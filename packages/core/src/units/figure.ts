@@ -1,4 +1,4 @@
-import type { Measured } from '../units/measured.js';
+import type { Measured } from './measured.js';
 
 /** A computed number with everything needed to show its working. */
 export interface Figure extends Measured {

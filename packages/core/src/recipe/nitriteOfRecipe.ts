@@ -1,0 +1,210 @@
+import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
+import { judgeNitrite, type NitriteJudgement } from '../cure/judgeNitrite.js';
+import { dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures } from '../cure/nitriteFigure.js';
+import type { Product } from '../cure/product.js';
+import type { NitriteMethod, RuleSet, RuleSetId } from '../cure/ruleSet.js';
+import { InputError } from '../inputError.js';
+import type { CureMix } from '../ingredients/cureMix.js';
+import type { Section } from '../section/section.js';
+import { uptakeFraction } from '../section/uptake.js';
+import { inWorking, type Figure } from '../units/figure.js';
+import { exactly, over, plus, scaled, times, type Measured } from '../units/measured.js';
+import type { Bucket } from './bucket.js';
+import type { RecipeLine } from './recipeLine.js';
+
+/**
+ * How the brine meets the meat, which decides how the nitrite is counted. `immersion` leaves open how long it lies: then both
+ * ways are shown, and section and hours, where they are given, decide. `pumpAndCover` covers in the same brine unless
+ * `coverLines` are given.
+ */
+export type CureMethod = 'immersion' | 'even' | 'clock' | 'pumped' | 'pumpAndCover' | 'dry';
+export const CURE_METHODS: readonly CureMethod[] = ['immersion', 'even', 'clock', 'pumped', 'pumpAndCover', 'dry'];
+
+export interface AuditParams {
+  lines: readonly RecipeLine[];
+  /** the cover, where it is another brine than the one that is pumped */
+  coverLines?: readonly RecipeLine[];
+  meatG: number;
+  /** smallest step of the scale for meat, g */
+  meatStepG?: number;
+  method: CureMethod;
+  /** % of green weight; needed where it is pumped */
+  pumpPercent?: number;
+  /** 10 when not weighed */
+  pickUpPercent?: number;
+  product: Product;
+  ruleSet: RuleSetId;
+  house?: RuleSet;
+  /** mixes by their labels; an ingredient of the same name is that mix */
+  cures?: readonly CureMix[];
+  section?: Section;
+  cureHours?: number;
+  skinOn?: boolean;
+  /** ppm wanted; three quarters of the limit when not given */
+  aimPpm?: number;
+}
+
+export type PpmBasis = 'pumped' | 'pickUp' | 'equilibrium' | 'dry' | 'atPull';
+
+/** What would bring the figure that applies to a target. */
+export interface Correction {
+  ppm: number;
+  /** cure in all, g */
+  cureG: number;
+  /** what each cure line is multiplied by */
+  factor: number;
+}
+
+/** A piece that has taken up more than this share of what it can is counted as left until even [M]. */
+const EVEN_FROM = 0.5;
+
+export type PpmFigures = Partial<Record<PpmBasis, Figure>>;
+export const BASES: readonly PpmBasis[] = ['pumped', 'pickUp', 'equilibrium', 'dry', 'atPull'];
+
+export interface Whole {
+  nitrite: Measured;
+  salt: Measured;
+  water: Measured;
+  /** everything that lies with the meat */
+  all: Measured;
+}
+
+/** What ends up with the meat: the whole bucket, or what was pumped and a cover of its own. */
+export function together(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Measured): Whole {
+  if (cover === null) return { nitrite: brine.nitrite, salt: brine.salt, water: brine.water, all: brine.all };
+  const injected = scaled(meat, (p.pumpPercent ?? 0) / 100);
+  const part = (what: Measured) => times(over(what, brine.all), injected);
+  return {
+    nitrite: plus(part(brine.nitrite), cover.nitrite),
+    salt: plus(part(brine.salt), cover.salt),
+    water: plus(part(brine.water), cover.water),
+    all: plus(injected, cover.all),
+  };
+}
+
+export function figuresOf(p: AuditParams, brine: Bucket, whole: Whole, meat: Measured): PpmFigures {
+  const source = { nitrite: brine.nitrite, brine: brine.all };
+  const pickUp = p.pickUpPercent ?? USUAL_PICK_UP_PERCENT;
+  const label = p.pickUpPercent === undefined ? `By the pick-up method, ${pickUp} % taken` : `By the pick-up method, ${inWorking(pickUp)} % weighed`;
+  return {
+    ...(p.pumpPercent === undefined ? {} : { pumped: pumpedFigure(source, exactly(p.pumpPercent / 100)) }),
+    ...(p.method === 'dry' ? {} : { pickUp: pickUpFigure(source, pickUp, label), equilibrium: evenFigure(whole.nitrite, plus(meat, whole.all)) }),
+    dry: dryFigure(whole.nitrite, meat),
+    ...(p.section === undefined || p.cureHours === undefined || p.method === 'dry' ? {} : { atPull: atPull(p.section, p.cureHours, whole, meat) }),
+  };
+}
+
+/**
+ * The most that a piece can have taken from the cover at the pull, by the model: brine at its first strength all the time, and
+ * never more than the even figure [M].
+ */
+function atPull(section: Section, hours: number, whole: Whole, meat: Measured): Figure {
+  const share = uptakeFraction(section, hours);
+  const fromEndless = scaled(over(whole.nitrite, whole.all), share * 1e6);
+  const even = scaled(over(whole.nitrite, plus(meat, whole.all)), 1e6);
+  const least = (key: keyof Measured) => Math.min(fromEndless[key], even[key]);
+  return {
+    value: least('value'),
+    low: least('low'),
+    high: least('high'),
+    id: 'nitrite-at-pull',
+    label: `By the model after ${inWorking(hours / 24)} days, at most`,
+    unit: 'ppm',
+    base: 'of meat, as a mean over its section',
+    formula: 'nitrite ÷ brine × share taken up × 1 000 000, at most the even figure',
+    working: `${inWorking(whole.nitrite.value)} g ÷ ${inWorking(whole.all.value)} g × ${inWorking(share)} × 1 000 000`,
+    source: 'Crank, The Mathematics of Diffusion, constant edge; diffusivity 3 × 10^-10 m²/s is a modelling choice',
+  };
+}
+
+/** The figure that is judged, and why (handbook part 7). */
+export function applying(p: AuditParams, figures: PpmFigures): NitriteFigures {
+  const [basis, because] = basisOf(p, figures);
+  const applies = figures[basis];
+  if (applies === undefined) throw new InputError('pumpPercent', 'How much is pumped, in % of green weight?');
+  const others = BASES.flatMap((other) => (other === basis || !bearsOn(p.method, other) ? [] : (figures[other] ?? [])));
+  return { applies, judgement: judged(p, applies.value, methodOf(p.method, basis)), because, others, lowestPumped: null };
+}
+
+function basisOf(p: AuditParams, figures: PpmFigures): [PpmBasis, string] {
+  switch (p.method) {
+    case 'pumped':
+      return ['pumped', 'It is pumped and not covered, so what the needle put in is judged.'];
+    case 'pumpAndCover':
+      return (figures.pumped?.value ?? 0) >= (figures.equilibrium?.value ?? 0)
+        ? ['pumped', 'What the needle put in is no less than an even share of everything would be, so the pumped figure is judged.']
+        : ['equilibrium', 'It lies in the cover until even, and that comes to more than the needle put in, so the even figure is judged.'];
+    case 'dry':
+      return ['dry', 'It lies in a bag with only its own juice: all that is rubbed on stays with the meat.'];
+    case 'even':
+      return ['equilibrium', 'It lies in the brine until meat and brine are even, so everything in the tub is counted.'];
+    case 'clock':
+      return clockBasis(figures, 'It is pulled by the clock, long before it is even');
+    case 'immersion':
+      return immersionBasis(p, figures);
+  }
+}
+
+function immersionBasis({ section, cureHours }: AuditParams, figures: PpmFigures): [PpmBasis, string] {
+  if (section === undefined || cureHours === undefined) {
+    return ['equilibrium', 'It is not said how long it lies. Left until even it comes to this; pulled early, to no less than the pick-up figure.'];
+  }
+  const share = uptakeFraction(section, cureHours);
+  const taken = `After ${inWorking(cureHours / 24)} days a piece like this has taken up some ${Math.round(share * 100)} % of what it can, by the model`;
+  return share >= EVEN_FROM ? ['equilibrium', `${taken}: nearer to even than not, so everything in the tub is counted.`] : clockBasis(figures, taken);
+}
+
+/** Pulled in time: the pick-up figure, unless the model says that more has gone in by then. */
+function clockBasis({ pickUp, atPull }: PpmFigures, reason: string): [PpmBasis, string] {
+  return atPull !== undefined && atPull.value > (pickUp?.value ?? 0)
+    ? ['atPull', `${reason}. By the model it takes up more than the 10 % that inspectors count as pick-up, so the model’s figure is judged.`]
+    : ['pickUp', `${reason}, so only the brine that it picks up is counted.`];
+}
+
+/** Which figures say something about a way of curing. */
+function bearsOn(method: CureMethod, basis: PpmBasis): boolean {
+  if (method === 'dry') return basis === 'dry';
+  if (basis === 'dry') return false;
+  if (method === 'pumped' || method === 'pumpAndCover') return basis === 'pumped' || basis === 'equilibrium';
+  return basis !== 'pumped';
+}
+
+const methodOf = (method: CureMethod, basis: PpmBasis): NitriteMethod => (basis === 'pumped' ? 'pumped' : method === 'dry' ? 'dry' : 'immersion');
+
+export function judged(p: AuditParams, ppm: number, method: NitriteMethod): NitriteJudgement {
+  return judgeNitrite({
+    ppm,
+    product: p.product,
+    ruleSet: p.ruleSet,
+    method,
+    ...(p.skinOn === undefined ? {} : { skinOn: p.skinOn }),
+    ...(p.house === undefined ? {} : { house: p.house }),
+  });
+}
+
+/** A dose that stands well inside the rules: what is aimed at, else three quarters of the limit; never outside them. */
+export function targetPpm(p: AuditParams, { floor, limit }: NitriteJudgement): number {
+  if (p.aimPpm !== undefined && p.aimPpm >= floor && p.aimPpm <= limit) return p.aimPpm;
+  return Math.max(floor, Math.floor(limit * 0.75));
+}
+
+/** What the cure lines are to be multiplied by for the target, found from the figure itself: more cure also makes more brine. */
+export function correction(p: AuditParams, brine: Bucket, cover: Bucket | null, { applies, judgement }: NitriteFigures): Correction | null {
+  if (applies.value <= 0) return null;
+  const ppm = targetPpm(p, judgement);
+  const cures = [brine, ...(cover === null ? [] : [cover])];
+  const withFactor = (factor: number) => {
+    const more = (bucket: Bucket): Bucket => ({
+      ...bucket,
+      nitrite: scaled(bucket.nitrite, factor),
+      all: exactly(bucket.all.value + (factor - 1) * bucket.cure.value),
+    });
+    const meat = exactly(p.meatG);
+    const changed = more(brine);
+    const figures = figuresOf(p, changed, together(p, changed, cover === null ? null : more(cover), meat), meat);
+    return Object.values(figures).find((figure) => figure.id === applies.id)?.value ?? applies.value;
+  };
+  let factor = ppm / applies.value;
+  for (let i = 0; i < 6; i += 1) factor *= ppm / withFactor(factor);
+  return { ppm, factor, cureG: factor * cures.reduce((sum, bucket) => sum + bucket.cure.value, 0) };
+}

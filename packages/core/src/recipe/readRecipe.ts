@@ -1,0 +1,345 @@
+import { numericQuantity } from 'numeric-quantity';
+import { convert, type Unit } from '../units/convert.js';
+import { DESCRIBING, INGREDIENT_WORDS, MEASURE_WORDS, NUMBER_WORDS, QUESTIONS, type Measure, type Named, type Question, type QuestionId } from './words.js';
+import type { RecipeLine } from './recipeLine.js';
+
+/** The cook’s answers, by question. */
+export type Answers = Partial<Record<QuestionId, string>>;
+
+/** One line as it was read. */
+export interface ReadLine {
+  /** as written */
+  text: string;
+  /** what it brings, or null where that cannot be said */
+  line: RecipeLine | null;
+  /** what is wrong with it, where something is */
+  fault?: string;
+  /** true for a line without which nothing can be judged: salt, cure or water of no amount */
+  needed?: boolean;
+}
+
+export interface ReadRecipe {
+  lines: ReadLine[];
+  /** meat that the recipe itself names, g */
+  meatG: number | null;
+  /** everything that is or was asked, in order of first need */
+  questions: Question[];
+  /** lines beyond the most that a recipe holds; they are not read */
+  left: number;
+}
+
+export const MOST_RECIPE_LINES = 60;
+
+/** A pasted amount beyond this is a slip of the keys, g or mL. */
+const MOST_AMOUNT = 1e6;
+const LEAST_MEAT_G = 200;
+
+/**
+ * Reads a recipe as it is written down: one line or many, fractions, ranges, comma or point, spoons, cups, pounds, gallons.
+ * What is not certain becomes a question and, until it is answered, alternatives of the line. Unknown lines are kept as flavouring.
+ * Never throws on a text, and never turns what it cannot read into nothing: it says so in the line’s `fault`.
+ *
+ * @example readRecipe('2 1/2 tbsp coarse salt, 1 gal water, 1 tsp pink cure #1').questions.map((q) => q.id) // ['coarse-salt', 'spoons', 'gallon']
+ */
+export function readRecipe(text: string, answers: Answers = {}): ReadRecipe {
+  const segments = segmentsOf(text);
+  const asked = new Set<QuestionId>();
+  const lines = segments.slice(0, MOST_RECIPE_LINES).map((segment) => readSegment(segment, answers, asked));
+  const meat = lines.flatMap(({ meatG }) => (meatG === undefined ? [] : [meatG]));
+  return {
+    lines: lines.map(({ meatG: _meatG, ...line }) => line),
+    meatG: meat.length === 0 ? null : meat.reduce((a, b) => a + b, 0),
+    questions: [...asked].map((id) => QUESTIONS[id]),
+    left: Math.max(0, segments.length - MOST_RECIPE_LINES),
+  };
+}
+
+/** Which questions of a recipe still have no answer that is one of theirs. */
+export const openQuestions = (recipe: ReadRecipe, answers: Answers): Question[] =>
+  recipe.questions.filter((question) => !question.options.some((option) => option.value === answers[question.id]));
+
+const FRACTIONS = '¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞';
+const NUMBER = `(?:\\d+[ \\u00a0\\u202f]+\\d+\\s*[/⁄]\\s*\\d+|\\d+\\s*[/⁄]\\s*\\d+|\\d*[ \\u00a0\\u202f]?[${FRACTIONS}]|\\d{1,3}(?:[ \\u00a0\\u202f]\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)*|\\.\\d+)`;
+const UNITS = MEASURE_WORDS.map(([pattern]) => pattern).join('|');
+const LEVEL = '(?:(level|scant|heaped|heaping|rounded|generous)\\s+)?';
+const SYSTEM = '(?:(us|u\\.s\\.|american|imperial|imp\\.?|uk|british)\\s+)?';
+const AMOUNT = new RegExp(`(${NUMBER})(?:\\s*(?:-|–|—|\\bto\\b|\\bor\\b)\\s*(${NUMBER}))?\\s*${LEVEL}${SYSTEM}(?:(${UNITS})(?![\\p{L}])\\.?)?`, 'iu');
+
+/** Splits at line ends and semicolons, at commas that are not inside a number, and before a second amount. */
+function segmentsOf(text: string): string[] {
+  const found: string[] = [];
+  for (const row of text.split(/[\n\r;]+/)) {
+    for (const part of row.split(/,(?!\d)|(?<!\d),/)) {
+      const words = part
+        .replace(/\p{Extended_Pictographic}|\u200d|\ufe0f/gu, ' ')
+        .replace(/^\s*(?:[-–—•*·▪◦☐✓✔]\s*|\d{1,2}[.)]\s+)+(?=\S)/u, '')
+        .trim();
+      if (words === '') continue;
+      if (DESCRIBING.test(words.toLowerCase()) && found.length > 0) found[found.length - 1] += `, ${words}`;
+      else found.push(...splitSums(words));
+    }
+  }
+  return found;
+}
+
+/** `2 cups salt and 1 cup sugar` are two lines; `1 cup plus 2 tbsp salt` is one. */
+function splitSums(words: string): string[] {
+  const parts = words.split(new RegExp(`\\s+(?:and|plus|&|\\+)\\s+(?=${NUMBER})`, 'iu'));
+  const lines: string[] = [];
+  let carried = '';
+  for (const part of parts) {
+    const whole = carried === '' ? part : `${carried} + ${part}`;
+    const match = AMOUNT.exec(part);
+    const rest = match === null ? part : part.slice(match.index + match[0].length);
+    if (/\p{L}/u.test(rest) || parts.length === 1) {
+      lines.push(whole);
+      carried = '';
+    } else carried = whole;
+  }
+  if (carried !== '') lines.push(carried);
+  return lines;
+}
+
+interface Amount {
+  value: number;
+  low: number;
+  high: number;
+  measure: Measure | null;
+  heaped: boolean | null;
+  system: 'us' | 'imperial' | null;
+}
+
+function readSegment(text: string, answers: Answers, asked: Set<QuestionId>): ReadLine & { meatG?: number } {
+  const words = partsJoined(wordsToNumbers(text));
+  const amounts: Amount[][] = [];
+  let rest = ` ${words} `;
+  for (const part of words.split(' + ')) {
+    const match = AMOUNT.exec(withoutLabels(part));
+    if (match === null) continue;
+    amounts.push(amountsOf(match, answers, asked));
+    rest = rest.replace(match[0], ' ');
+  }
+  const named = nameOf(rest.toLowerCase()) ?? nameOf(words.toLowerCase());
+  const name =
+    rest
+      .replace(/\s+\+\s+/g, ' ')
+      .replace(/^\s*(?:of\b|:|-|=|x\b)+|[\s:=]+$/gi, '')
+      .replace(/\s+/g, ' ')
+      .trim() || text.trim();
+  const isMeat = named !== null && 'meat' in named;
+  const [readings, fault] = readingsOf(amounts, named, name, answers, asked);
+  if (isMeat) {
+    const grams = readings[0] === undefined ? Number.NaN : meatGrams(readings[0]);
+    if (grams >= LEAST_MEAT_G) return { text, line: null, meatG: grams };
+  }
+  const [line, ...alternatives] = readings;
+  if (line === undefined) {
+    const flavouring = named === null || isMeat || ('ingredient' in named && ['salty-flavouring', 'flavouring'].includes(named.ingredient)) || isSpice(named);
+    return { text, line: null, fault: fault ?? 'How much of it? Write an amount in front.', needed: !flavouring };
+  }
+  return { text, line: alternatives.length > 0 ? { ...line, alternatives } : line, ...(fault === null ? {} : { fault }) };
+}
+
+const SPICES = ['granulated-garlic', 'peppercorn', 'coriander-seed', 'pickling-spice', 'other-liquid'];
+const isSpice = (named: Named): boolean => 'ingredient' in named && SPICES.includes(named.ingredient);
+
+/** Every way to read a line, the likeliest first; and what is wrong with it. */
+function readingsOf(amounts: Amount[][], named: Named | null, name: string, answers: Answers, asked: Set<QuestionId>): [RecipeLine[], string | null] {
+  const first = amounts[0]?.[0];
+  if (first === undefined) return [[], null];
+  if (amounts.flat().some((amount) => !Number.isFinite(amount.value) || amount.high > MOST_AMOUNT)) return [[], 'That number is too large or cannot be read.'];
+  if (amounts.some(([amount]) => amount?.measure == null || 'count' in amount.measure)) {
+    return [[], 'Not a weight or a measure: it cannot be counted. Weigh it.'];
+  }
+  const byVolume = amounts.some(([amount]) => amount !== undefined && amount.measure !== null && !isMass(amount.measure));
+  const ingredients = ingredientsOf(named, byVolume, answers, asked);
+  const counts = named !== null && !('meat' in named) && ('ask' in named || isSaltOrCure(named.ingredient));
+  const levels = byVolume && counts ? heapings(amounts, answers, asked) : [false];
+  const readings: RecipeLine[] = [];
+  for (const total of sums(amounts, answers, asked)) {
+    for (const heaped of levels) {
+      for (const ingredient of ingredients) {
+        readings.push({
+          ingredient,
+          amount: total.value,
+          unit: total.unit,
+          ...(total.low === total.value ? {} : { amountLow: total.low }),
+          ...(total.high === total.value ? {} : { amountHigh: total.high }),
+          ...(heaped ? { heaped } : {}),
+          name,
+        });
+      }
+    }
+  }
+  return [readings, null];
+}
+
+const isMass = (measure: Measure): boolean => 'unit' in measure && ['g', 'kg', 'oz', 'lb'].includes(measure.unit);
+const isSaltOrCure = (ingredient: string): boolean => /salt|cure|mix|nitrite/.test(ingredient) && ingredient !== 'salty-flavouring';
+
+/** Level or heaped: as written, as answered, or both. */
+function heapings(amounts: Amount[][], answers: Answers, asked: Set<QuestionId>): boolean[] {
+  const said = amounts.flat().find((amount) => amount.heaped !== null)?.heaped;
+  if (said !== undefined && said !== null) return [said];
+  const spoons = amounts.some(([amount]) => amount?.measure != null && isSpoon(amount.measure));
+  if (!spoons) return [false];
+  asked.add('spoons');
+  if (answers.spoons === 'level') return [false];
+  if (answers.spoons === 'heaped') return [true];
+  return [false, true];
+}
+
+const isSpoon = (measure: Measure): boolean =>
+  ('ask' in measure && measure.ask === 'spoon-size') || ('unit' in measure && ['tsp', 'tbsp', 'cup'].includes(measure.unit));
+
+function ingredientsOf(named: Named | null, byVolume: boolean, answers: Answers, asked: Set<QuestionId>): string[] {
+  if (named === null || 'meat' in named) return ['flavouring'];
+  if ('ingredient' in named) return [named.ingredient];
+  // Any salt weighs what it weighs: only a spoon of it needs to be known.
+  if (named.ask === 'salt' && !byVolume) return ['table-salt'];
+  if (named.ask === 'coarse-salt' && !byVolume) return ['coarse-salt-unknown'];
+  asked.add(named.ask);
+  const options = QUESTIONS[named.ask].options.map((option) => option.value);
+  const answer = answers[named.ask];
+  return answer !== undefined && options.includes(answer) ? [answer] : options;
+}
+
+interface Total {
+  value: number;
+  low: number;
+  high: number;
+  unit: Unit;
+}
+
+/** The amounts of a line added up, in every way that is open. A sum of several measures is in the first one’s unit. */
+function sums(amounts: Amount[][], answers: Answers, asked: Set<QuestionId>): Total[] {
+  let totals: Total[] = [];
+  amounts.forEach((ways, i) => {
+    const here = ways.flatMap((amount) =>
+      unitsOf(amount, answers, asked).map(({ unit, factor }): Total => ({
+        value: amount.value * factor,
+        low: amount.low * factor,
+        high: amount.high * factor,
+        unit,
+      })),
+    );
+    totals = i === 0 ? here : totals.flatMap((total) => here.flatMap((more) => addUp(total, more)));
+  });
+  return totals;
+}
+
+function addUp(a: Total, b: Total): Total[] {
+  try {
+    return [
+      {
+        unit: a.unit,
+        value: a.value + convert(b.value, b.unit, a.unit),
+        low: a.low + convert(b.low, b.unit, a.unit),
+        high: a.high + convert(b.high, b.unit, a.unit),
+      },
+    ];
+  } catch {
+    // A weight and a measure of the same thing, "1 cup 250 g": the weight is the surer one.
+    return [isMass({ unit: b.unit }) ? b : a];
+  }
+}
+
+function unitsOf({ measure, system }: Amount, answers: Answers, asked: Set<QuestionId>): { unit: Unit; factor: number }[] {
+  if (measure === null || 'count' in measure) return [];
+  if ('unit' in measure) return [{ unit: measure.unit, factor: measure.factor ?? 1 }];
+  if (measure.ask === 'spoon-size') {
+    asked.add('spoon-size');
+    const said = answers['spoon-size'];
+    return (['tsp', 'tbsp'] as const).filter((unit) => (said !== 'tsp' && said !== 'tbsp') || said === unit).map((unit) => ({ unit, factor: 1 }));
+  }
+  if (system === null) asked.add('gallon');
+  const said = system ?? answers.gallon;
+  return [...(said === 'imperial' ? [] : [{ unit: measure.us, factor: 1 }]), ...(said === 'us' ? [] : [{ unit: measure.imperial, factor: 1 }])];
+}
+
+/** The numbers of a match: one way to read them, or two where a comma is open. */
+function amountsOf(match: RegExpExecArray, answers: Answers, asked: Set<QuestionId>): Amount[] {
+  const [whole = '', from = '', to, level, system, unit] = match;
+  const measure = measureOf(unit, whole);
+  const heaped = level === undefined ? null : !/level|scant/i.test(level);
+  const from_ = system === undefined ? null : /us|u\.s|amer/i.test(system) ? ('us' as const) : ('imperial' as const);
+  return numbersOf(from, answers, asked).map((value): Amount => {
+    const end = to === undefined ? value : (numbersOf(to, answers, asked)[0] ?? Number.NaN);
+    // `1-1/2` is one and a half, not one to a half.
+    const mixed = to !== undefined && /\d\s*-\s*\d+\s*[/⁄]/.test(whole) && end < 1 && Number.isInteger(value);
+    const low = mixed ? value + end : Math.min(value, end);
+    const high = mixed ? low : Math.max(value, end);
+    return { value: (low + high) / 2, low, high, measure, heaped, system: from_ };
+  });
+}
+
+function numbersOf(text: string, answers: Answers, asked: Set<QuestionId>): number[] {
+  const plain = text
+    .replace(/(\d)[\u00a0\u202f]/g, '$1 ')
+    .replace(/(\d) (?=\d{3}\b(?!\s*[/⁄]))/g, '$1')
+    .replace(/⁄/g, '/');
+  const read = (decimalSeparator: '.' | ',') => numericQuantity(plain, { round: false, decimalSeparator });
+  if (/^[1-9]\d{0,2},\d{3}$/.test(plain)) {
+    asked.add('comma');
+    if (answers.comma === 'thousands') return [read('.')];
+    if (answers.comma === 'decimal') return [read(',')];
+    return [read('.'), read(',')];
+  }
+  const lastComma = plain.lastIndexOf(',');
+  return [read(lastComma > plain.lastIndexOf('.') && !/^\d{1,3}(,\d{3})+$/.test(plain) ? ',' : '.')];
+}
+
+function measureOf(word: string | undefined, whole: string): Measure | null {
+  // A lone t is a teaspoon and a lone T a tablespoon; c is a cup.
+  const lone = /(?:^|[\s\d])([tTcC])\.?$/.exec(whole.trim());
+  if (word === undefined && lone !== null) return null;
+  if (word === undefined) return null;
+  return MEASURE_WORDS.find(([pattern]) => new RegExp(`^(?:${pattern})$`, 'i').test(word))?.[1] ?? null;
+}
+
+/** `1 lb 4 oz` is a sum; of `1 cup (250 g)` the weight counts. */
+function partsJoined(words: string): string {
+  const bracketed = /\(([^)]*)\)/.exec(words);
+  if (bracketed?.[1] !== undefined && WEIGHT.test(bracketed[1])) {
+    const outside = words.replace(bracketed[0], ' ');
+    return AMOUNT.test(withoutLabels(outside)) ? outside.replace(AMOUNT, ` ${bracketed[1]} `) : words;
+  }
+  return words.replace(SECOND_AMOUNT, '$1 + ');
+}
+
+const WEIGHT = new RegExp(`${NUMBER}\\s*(?:g|grams?|kgs?|oz|ounces?|lbs?|pounds?)(?![\\p{L}])`, 'iu');
+const SECOND_AMOUNT = new RegExp(`((?:${UNITS})(?![\\p{L}])\\.?)\\s+(?=${NUMBER}\\s*(?:${UNITS})(?![\\p{L}]))`, 'giu');
+
+/** `#1` and `0.6 %` name a cure: they are no amounts. */
+const withoutLabels = (part: string): string =>
+  part
+    .replace(/(#|\bno\.?|\bnr\.?|\bnumber)\s*[12]\b/gi, (found) => '#'.padEnd(found.length, '#'))
+    .replace(/\b(cure|curing salt|pink salt)\s+[12]\b/gi, (found) => found.replace(/[12]/, '#'))
+    .replace(/\d+(?:[.,]\d+)?\s?(?:%|percent\b)/gi, (found) => ' '.repeat(found.length));
+
+/** Numbers in words become digits; `t`, `T` and `c` after a number become words. */
+function wordsToNumbers(text: string): string {
+  return text
+    .replace(/[\u2018\u2019]/g, "'")
+    .replace(/\bhalf (?:of )?(?:an? )?/gi, '1/2 ')
+    .replace(/\b(?:a )?quarter (?:of )?(?:an? )?(?=cup|tea|table|tsp|tbsp|lb|pound|gal|oz|ounce|kilo|kg|lit)/gi, '1/4 ')
+    .replace(
+      new RegExp(`\\b(${Object.keys(NUMBER_WORDS).join('|')})\\b(?=\\s+(?:and|heaped|heaping|level|${UNITS})\\b)`, 'gi'),
+      (word) => NUMBER_WORDS[word.toLowerCase()] ?? word,
+    )
+    .replace(/\b(\d+) and (?=\d+\/\d)/g, '$1 ')
+    .replace(new RegExp(`^\\s*an? (?=(?:heaped |heaping |level |rounded )?(?:${UNITS})\\b)`, 'i'), '1 ')
+    .replace(/(\d\s*)T\b\.?(?=\s)/g, '$1tbsp')
+    .replace(/(\d\s*)t\b\.?(?=\s)/g, '$1tsp')
+    .replace(/(\d\s*)[cC]\b\.?(?=\s)/g, '$1cup');
+}
+
+const nameOf = (words: string): Named | null => INGREDIENT_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? null;
+
+function meatGrams(line: RecipeLine): number {
+  try {
+    return convert(line.amount, line.unit, 'g');
+  } catch {
+    return Number.NaN;
+  }
+}

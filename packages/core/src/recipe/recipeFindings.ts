@@ -1,0 +1,261 @@
+import { worstFirst, type Finding } from '../cure/finding.js';
+import type { NitriteFigures } from '../cure/nitriteFigure.js';
+import type { Product } from '../cure/product.js';
+import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
+import type { CureMix } from '../ingredients/cureMix.js';
+import { uptakeFraction } from '../section/uptake.js';
+import { unitKind } from '../units/convert.js';
+import { inWorking, type Figure } from '../units/figure.js';
+
+import type { Bucket, Strength } from './bucket.js';
+import type { AuditParams, Correction, PpmFigures } from './nitriteOfRecipe.js';
+import { cureMixOf, isFlavouring, type RecipeLine } from './recipeLine.js';
+
+interface Case {
+  params: AuditParams;
+  brine: Bucket;
+  cover: Bucket | null;
+  nitrite: NitriteFigures;
+  figures: PpmFigures;
+  salt: Figure;
+  strength: Strength | null;
+  right: Correction | null;
+  open: boolean;
+}
+
+/** What a recipe must be told, worst first (handbook parts 6, 7, 17). */
+export function recipeFindings(c: Case): Finding[] {
+  return worstFirst([...mixFindings(c), ...doseFindings(c), ...methodFindings(c), ...brineFindings(c), ...saltFindings(c), ...lineFindings(c)]);
+}
+
+/** A ready mix, weak enough to be dosed as the label says. */
+const isDilute = (mix: CureMix): boolean => mix.nitritePercent > 0 && mix.nitritePercent <= 1 && mix.nitratePercent <= 1;
+
+/** Bacon, in which nitrate is not allowed. */
+const BACONS: readonly Product[] = ['belly-bacon', 'canadian-bacon', 'shoulder-bacon'];
+
+const stop = (code: string, message: string): Finding => ({ level: 'stop', code, message });
+const warn = (code: string, message: string): Finding => ({ level: 'warn', code, message });
+const note = (code: string, message: string): Finding => ({ level: 'note', code, message });
+
+const linesOf = ({ params }: Case): RecipeLine[] => [...params.lines, ...(params.coverLines ?? [])];
+const readingsOf = (line: RecipeLine): RecipeLine[] => [line, ...(line.alternatives ?? [])];
+const mixesOf = (c: Case): CureMix[] => linesOf(c).flatMap((line) => cureMixOf(line.ingredient, c.params.cures) ?? []);
+const nitrateOf = (c: Case): number => c.brine.nitrate.value + (c.cover?.nitrate.value ?? 0);
+
+function mixFindings(c: Case): Finding[] {
+  const { params } = c;
+  const mixes = mixesOf(c);
+  const found: Finding[] = [];
+  const nitrated = mixes.find((mix) => mix.nitratePercent > 0);
+  if (nitrated !== undefined && BACONS.includes(params.product)) {
+    found.push(stop('nitrate-bacon', `${nitrated.name} holds nitrate, which no bacon may have. Take cure #1.`));
+  } else if (nitrated !== undefined && nitrateOf(c) > 0 && !isDilute(nitrated)) {
+    found.push(
+      stop(
+        'nitrate-short',
+        `${nitrated.name} holds nitrate, which is for long dry cures: in a wet cure of days it does not turn into nitrite in time. Take cure #1.`,
+      ),
+    );
+  } else if (nitrated !== undefined) {
+    found.push(warn('nitrate', `${nitrated.name} holds nitrate as well. It is dosed by its label and by nothing else; never for bacon.`));
+  }
+  if (mixes.some((mix) => mix.nitritePercent >= 50)) {
+    found.push(
+      stop('pure-nitrite', 'Pure sodium nitrite is a poison by the gram and is not weighed in a kitchen. Take a cure that is mixed with salt and dyed.'),
+    );
+  }
+  const pumps = params.method === 'pumped' || params.method === 'pumpAndCover';
+  const banned = pumps ? mixes.find((mix) => mix.mayPump === false) : undefined;
+  if (banned !== undefined)
+    found.push(stop('may-not-pump', `The label of ${banned.name} does not let it be pumped. Cover with it, or take cure #1 for the needle.`));
+  if (linesOf(c).some((line) => line.ingredient === 'rock-salt')) {
+    found.push(warn('pink-rock-salt', 'Pink rock salt is salt. Its colour is no nitrite: it cures nothing.'));
+  }
+  return found;
+}
+
+function doseFindings(c: Case): Finding[] {
+  const { nitrite, params, right } = c;
+  const { applies, judgement } = nitrite;
+  if (c.brine.nitrite.high + (c.cover?.nitrite.high ?? 0) <= 0) {
+    return [
+      warn(
+        'no-cure',
+        'No cure in it: this is fresh salted meat. It stays grey, it may not be smoked low and slow, it keeps days and not weeks, and it chills through the shorter gates. A cold refrigerator does not replace the cure.',
+      ),
+    ];
+  }
+  const { floor, limit, verdict } = judgement;
+  if (c.open) return openDose(applies, floor, limit);
+  const found: Finding[] = [];
+  const bare = isBare(params);
+  const pickUp = c.figures.pickUp?.value ?? 0;
+  if (verdict === 'over' && (!bare || pickUp > limit)) {
+    found.push(stop('nitrite-over', `${shown(applies.value)} ppm is over the limit of ${limit} ppm.${outBy(c, limit)} ${remedy(c, right)}`));
+  } else if (verdict === 'over') {
+    found.push(
+      warn(
+        'straddle',
+        `Left until even it comes to ${shown(applies.value)} ppm, over the limit of ${limit}; pulled early, to ${shown(pickUp)} by pick-up. Which one it is depends on thickness and days: give both, or dose it to be left until even. ${remedy(c, right)}`,
+      ),
+    );
+  } else if (verdict === 'under') {
+    found.push(
+      warn('nitrite-under', `${shown(applies.value)} ppm is under the floor of ${floor} ppm: it would look cured and not be protected. ${remedy(c, right)}`),
+    );
+  }
+  if (verdict === 'ok') {
+    if (applies.high > limit) found.push(warn('doubt-over', `As measured it may be ${shown(applies.high)} ppm, over the limit of ${limit}. ${weighIt(c)}`));
+    if (applies.low < floor) found.push(warn('doubt-under', `As measured it may be ${shown(applies.low)} ppm, under the floor of ${floor}. ${weighIt(c)}`));
+    if (bare && pickUp > 0 && pickUp < floor) {
+      found.push(
+        note('early-under', `Pulled before it is even, the pick-up figure alone is ${shown(pickUp)} ppm. Leave it until even, or say how long and how thick.`),
+      );
+    }
+  }
+  return found;
+}
+
+/** While a question is open nothing is called right; only what every answer leads to is said. */
+function openDose(applies: Figure, floor: number, limit: number): Finding[] {
+  const range = `${shown(applies.low)} to ${shown(applies.high)} ppm`;
+  if (applies.low > limit) return [stop('nitrite-over', `${range}: over the limit of ${limit} ppm however the open questions are answered.`)];
+  if (applies.high < floor) return [warn('nitrite-under', `${range}: under the floor of ${floor} ppm however the open questions are answered.`)];
+  return [warn('open', `Anything from ${range}, until the open questions are answered.`)];
+}
+
+const isBare = (p: AuditParams): boolean => p.method === 'immersion' && (p.section === undefined || p.cureHours === undefined);
+
+function remedy(c: Case, right: Correction | null): string {
+  if (right === null) return '';
+  const cureG = c.brine.cure.value + (c.cover?.cure.value ?? 0);
+  const name = mixesOf(c)[0]?.name ?? 'cure';
+  const spoon =
+    right.factor > 0.25 && right.factor < 0.45 && linesOf(c).some((line) => line.unit === 'tbsp' && cureMixOf(line.ingredient, c.params.cures) !== null);
+  return `Right would be ${right.ppm} ppm: ${right.cureG.toFixed(1)} g of ${name} instead of ${cureG.toFixed(1)} g.${spoon ? ' Is a tablespoon written where a teaspoon was meant?' : ''}`;
+}
+
+/** The largest doubt of the dose is the cure’s: what would lessen it. */
+function weighIt(c: Case): string {
+  const cures = linesOf(c).filter((line) => cureMixOf(line.ingredient, c.params.cures) !== null);
+  if (cures.some((line) => unitKind(line.unit) === 'volume')) return 'Weigh the cure on a 0.1 g scale instead of the spoon.';
+  return cures.some((line) => (line.stepG ?? 0) > 0.1) ? 'Weigh the cure on a 0.1 g scale.' : 'Weigh meat and water on a finer scale.';
+}
+
+function methodFindings(c: Case): Finding[] {
+  const { params, nitrite, figures } = c;
+  const { limit } = nitrite.judgement;
+  const found: Finding[] = [];
+  const even = figures.equilibrium?.value ?? 0;
+  const pumped = figures.pumped?.value;
+  if (byClock(c) && !c.open && nitrite.judgement.verdict !== 'over' && even > limit) {
+    found.push(
+      warn('clock', `Right only if it is pulled in time: left until even it would come to ${shown(even)} ppm, over the limit of ${limit}.${outBy(c, limit)}`),
+    );
+  }
+  const pickUp = figures.pickUp?.value ?? 0;
+  if (nitrite.applies.id === 'nitrite-at-pull' && !c.open && nitrite.judgement.verdict === 'ok' && pickUp < nitrite.judgement.floor) {
+    found.push(
+      note(
+        'pick-up-under',
+        `By the pick-up method alone it is ${shown(pickUp)} ppm, under the floor of ${nitrite.judgement.floor}: an inspector may count it so.`,
+      ),
+    );
+  }
+  if (params.method === 'pumpAndCover' && !c.open && pumped !== undefined && pumped < nitrite.judgement.floor && nitrite.judgement.verdict !== 'under') {
+    found.push(
+      warn(
+        'pump-under',
+        `The needle puts in only ${shown(pumped)} ppm, under the floor of ${nitrite.judgement.floor}: the middle has only that until the cover reaches it. A pickle and a cover of its own can do both.`,
+      ),
+    );
+  }
+  if (params.product === 'belly-bacon' && params.ruleSet === 'us' && (params.method === 'pumped' || params.method === 'pumpAndCover')) {
+    found.push(note('ascorbate', 'Pumped belly bacon to be sold in the US also needs 550 ppm of ascorbate or erythorbate: check your own code.'));
+  }
+  if (params.method === 'dry' && c.brine.water.value > 0.02 * params.meatG) {
+    found.push(warn('dry-wet', 'There is water in it: what stays in the bag counts as brine. Judge it as left until even.'));
+  }
+  if (params.method === 'clock' && params.pickUpPercent === undefined) {
+    found.push(note('pick-up', `Pick-up is taken as ${USUAL_PICK_UP_PERCENT} % until the pulled piece is weighed.`));
+  }
+  return found;
+}
+
+const byClock = ({ nitrite }: Case): boolean => nitrite.applies.id === 'nitrite-pick-up' || nitrite.applies.id === 'nitrite-at-pull';
+
+/** When it must be out, where that is known and matters. */
+function outBy(c: Case, limit: number): string {
+  if (c.params.section === undefined || !byClock(c)) return '';
+  const day = lastDay(c.params.section, c, limit);
+  return day === null ? '' : ` By the model it must be out by day ${day.toFixed(1)}.`;
+}
+
+/** The day on which the model's upper bound passes the limit, or null where it never does within 60 days. */
+function lastDay(section: NonNullable<AuditParams['section']>, c: Case, limit: number): number | null {
+  const whole = c.cover ?? c.brine;
+  const endless = (whole.nitrite.value / whole.all.value) * 1e6;
+  const over = (days: number) => endless * uptakeFraction(section, days * 24) > limit;
+  if (!over(60)) return null;
+  let low = 0;
+  let high = 60;
+  for (let i = 0; i < 24; i += 1) {
+    const middle = (low + high) / 2;
+    if (over(middle)) high = middle;
+    else low = middle;
+  }
+  return Math.floor(low * 10) / 10;
+}
+
+function brineFindings({ strength, params, brine }: Case): Finding[] {
+  if (strength === null) {
+    return params.method === 'dry' ? [] : [warn('no-water', 'There is no water in it: it is a rub. Say so under how it is used, or add the water.')];
+  }
+  const found: Finding[] = [];
+  if (strength.undissolvedG > 0) {
+    found.push(
+      stop(
+        'saturated',
+        `${Math.round(brine.water.value)} g of water holds at most ${Math.floor(brine.salt.value - strength.undissolvedG)} g of salt, 26.4 %. ${Math.ceil(strength.undissolvedG)} g would lie on the bottom, and cure with it: take more water.`,
+      ),
+    );
+  }
+  return found;
+}
+
+function saltFindings(c: Case): Finding[] {
+  const { salt, params } = c;
+  if (c.open) return [];
+  if (byClock(c)) {
+    return salt.value > 3
+      ? [
+          note(
+            'salt-clock',
+            `Left until even it would be ${salt.value.toFixed(1)} % salt. Pulled by the clock it is less; fry a slice from the edge before it is soaked.`,
+          ),
+        ]
+      : [];
+  }
+  const where = params.method === 'dry' ? 'of the meat' : 'when even';
+  if (salt.value > 3) return [note('salty', `${salt.value.toFixed(1)} % salt ${where} tastes salty to most: plan a soak.`)];
+  if (salt.value < 1.5) return [note('bland', `${salt.value.toFixed(1)} % salt ${where} tastes bland to most, and keeps less well.`)];
+  return [];
+}
+
+function lineFindings(c: Case): Finding[] {
+  const found: Finding[] = [];
+  const flavour = linesOf(c).filter((line) => readingsOf(line).every((reading) => isFlavouring(reading.ingredient, c.params.cures)));
+  const salty = flavour.filter((line) => line.ingredient === 'salty-flavouring');
+  if (salty.length > 0) {
+    found.push(warn('salty-flavouring', `${names(salty)}: salt in it is not counted. Weigh plain salt instead, or expect it saltier.`));
+  }
+  const unknown = flavour.filter((line) => line.ingredient === 'flavouring');
+  if (unknown.length > 0) found.push(note('flavouring', `Kept as flavouring, counted in the weight of the brine only: ${names(unknown)}.`));
+  return found;
+}
+
+const names = (lines: readonly RecipeLine[]): string => lines.map((line) => line.name ?? line.ingredient).join(', ');
+
+/** One place, never rounded across a bound. */
+const shown = (value: number): string => inWorking(Number(value.toFixed(1)));

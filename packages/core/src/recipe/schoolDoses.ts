@@ -1,0 +1,55 @@
+import { cureForNitrite, USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
+import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
+import { measureToGrams } from '../ingredients/measureToGrams.js';
+import { exactly, scaled, type Measured } from '../units/measured.js';
+import type { Bucket } from './bucket.js';
+
+/** What one school would weigh for the same meat and the same water. */
+export interface SchoolDose {
+  id: 'even' | 'kitchen' | 'teaspoon' | 'clock' | 'pump' | 'dry';
+  school: string;
+  cureG: Measured;
+  /** what that dose comes to when meat and brine are left until even, ppm */
+  evenPpm: Measured;
+}
+
+/** Common practice: cure #1 at 2.5 g per kg of meat and water; a level teaspoon for five pounds of meat. */
+const KITCHEN_G_PER_KG = 2.5;
+const FIVE_LB_G = 5 * 453.59237;
+
+/**
+ * The doses of the schools side by side (handbook parts 7 and 16): they count the same nitrite against different weights, which is
+ * why they argue.
+ */
+export function schoolDoses(p: { mix: CureMix; brine: Bucket; meatG: number; aimPpm: number; pumpPercent?: number }): SchoolDose[] {
+  if (p.mix.nitritePercent <= 0) return [];
+  const share = nitriteShare(p.mix);
+  const restG = p.brine.all.value - p.brine.cure.value;
+  const wet = restG > 0 && p.brine.water.value > 0;
+  const evenPpm = (cureG: number) => ((cureG * share) / (p.meatG + restG + cureG)) * 1e6;
+  const dose = (id: SchoolDose['id'], school: string, cureG: Measured): SchoolDose => ({
+    id,
+    school,
+    cureG,
+    evenPpm: { value: evenPpm(cureG.value), low: evenPpm(cureG.low), high: evenPpm(cureG.high) },
+  });
+  const perPart = (ppm: number) => ppm / 1e6 / share;
+  // The cure is part of the brine that it is counted against: cure = d × (rest + cure).
+  const ofBrine = (percent: number) => {
+    const d = perPart(p.aimPpm) / (percent / 100);
+    return d < 1 ? exactly((d * restG) / (1 - d)) : null;
+  };
+  const even = perPart(p.aimPpm);
+  const pump = p.pumpPercent === undefined || !wet ? null : ofBrine(p.pumpPercent);
+  const clock = wet ? ofBrine(USUAL_PICK_UP_PERCENT) : null;
+  const spoon = measureToGrams({ ingredient: 'cure-1', amount: p.meatG / FIVE_LB_G, unit: 'tsp' });
+  const isCure1 = p.mix.nitritePercent === 6.25;
+  return [
+    dose('even', `By weight until even, ${p.aimPpm} ppm`, exactly((even * (p.meatG + restG)) / (1 - even))),
+    ...(isCure1 && wet ? [dose('kitchen', '2.5 g per kg of meat and water', scaled(exactly((p.meatG + p.brine.water.value) / 1000), KITCHEN_G_PER_KG))] : []),
+    ...(isCure1 ? [dose('teaspoon', 'A level teaspoon for 5 lb of meat', { value: spoon.grams, low: spoon.low, high: spoon.high })] : []),
+    ...(clock === null ? [] : [dose('clock', `Pulled by the clock, 10 % picked up, ${p.aimPpm} ppm`, clock)]),
+    ...(pump === null ? [] : [dose('pump', `Pumped ${p.pumpPercent} %, ${p.aimPpm} ppm`, pump)]),
+    dose('dry', `Rubbed on in a bag, ${p.aimPpm} ppm of the meat`, exactly(cureForNitrite({ basis: 'dry', targetPpm: p.aimPpm, meatG: p.meatG, cure: p.mix }))),
+  ];
+}
