@@ -23,7 +23,7 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = ['today', 'newBatch', 'batch', 'ledger', 'guide'];
+const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },

@@ -79,6 +79,7 @@ export function describeApi(app: INestApplication): OpenAPIObject {
   const pieces: Schema = { type: 'array', items: { $ref: '#/components/schemas/PieceRequest' }, minItems: 1, maxItems: MOST_PIECES };
   const batchRequest = requests.BatchRequest as { properties: Record<string, Schema> };
   batchRequest.properties.pieces = pieces;
+  batchRequest.properties.cure = { $ref: '#/components/schemas/CureRequest' };
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };
   return document;
 }

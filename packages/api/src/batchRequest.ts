@@ -1,12 +1,14 @@
-import { CURE_1, MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type BatchDesign, type School } from '@bunkhouse/core';
+import { CURE_1, houseRules, MOST_PIECES, PLANNED_PRODUCTS, RULE_SETS, SCHOOLS, type BatchDesign, type RuleSet, type School } from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsNumber,
+  IsOptional,
   IsString,
   IsUUID,
   Max,
@@ -18,7 +20,7 @@ import {
 } from 'class-validator';
 
 /** Rule sets that may be chosen for a batch. */
-export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk'] as const;
+export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk', 'house'] as const;
 export type BatchRuleSet = (typeof BATCH_RULE_SETS)[number];
 
 /** One piece of meat: green weight in g, sizes in mm. */
@@ -43,7 +45,36 @@ export class PieceRequest {
   lengthMm: number;
 }
 
+/** A cure mix as its label gives it, % by weight. */
+export class CureRequest {
+  @MaxLength(60, { message: 'A shorter name for the cure, please: 60 letters at most.' })
+  @MinLength(1, { message: 'The cure needs the name on its label.' })
+  @IsString({ message: 'The cure needs the name on its label.' })
+  name: string;
+
+  @Min(0.1, { message: 'Under 0.1 % nitrite it is no cure. Read the label again.' })
+  @Max(20, { message: 'Over 20 % nitrite is no kitchen cure. Read the label again.' })
+  @IsNumber({}, { message: 'How much nitrite does the label give? A number is missing.' })
+  nitritePercent: number;
+
+  @Min(0, { message: 'Nitrate cannot be less than nothing.' })
+  @Max(20, { message: 'Over 20 % nitrate is no kitchen cure. Read the label again.' })
+  @IsNumber({}, { message: 'How much nitrate does the label give? Put 0 for none.' })
+  nitratePercent: number;
+
+  @Min(0, { message: 'Salt cannot be less than nothing.' })
+  @Max(100, { message: 'More than 100 % salt cannot be.' })
+  @IsNumber({}, { message: 'How much salt is in the cure? Put 0 for none.' })
+  saltPercent: number;
+
+  @IsOptional()
+  @IsBoolean({ message: 'May it be pumped: yes or no.' })
+  mayPump?: boolean;
+}
+
 const pumped = (request: BatchRequest) => request.school === 'pumpAndCover';
+
+const houseRuled = (request: BatchRequest) => request.ruleSet === 'house';
 
 /** What a cook decides before a batch starts. The rules here are those of the form and of the server. */
 export class BatchRequest {
@@ -88,8 +119,27 @@ export class BatchRequest {
   @IsNumber({}, { message: 'How much nitrite? A number is missing.' })
   nitritePpm: number;
 
+  /** cure #1 when not given */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(CureRequest, value) : value))
+  @ValidateNested({ message: 'The cure is not described as its label should.' })
+  cure?: CureRequest;
+
   @IsIn(BATCH_RULE_SETS, { message: 'Choose whose rules hold for you.' })
   ruleSet: BatchRuleSet;
+
+  /** the house’s own limits, ppm, for the rule set `house` */
+  @ValidateIf(houseRuled)
+  @Min(1, { message: 'A limit of nothing lets nothing be cured.' })
+  @Max(700, { message: 'No code allows so much. Look at the number.' })
+  @IsNumber({}, { message: 'What is the house’s limit? A number is missing.' })
+  houseLimit?: number;
+
+  @ValidateIf(houseRuled)
+  @Min(1, { message: 'Under 1 ppm is no floor.' })
+  @Max(700, { message: 'No code asks for so much. Look at the number.' })
+  @IsNumber({}, { message: 'What is the house’s floor? A number is missing.' })
+  houseFloor?: number;
 
   @Min(1, { message: 'At least a day of cure.' })
   @Max(60, { message: 'More than 60 days is no wet cure.' })
@@ -148,6 +198,10 @@ export class BatchRequest {
 
 const PIECE_CODES = 'ABCDEFGHIJKL';
 
+/** Whose limits hold for a request; the house’s own count as nothing while they are missing. */
+export const requestRules = ({ ruleSet, houseLimit = 0, houseFloor = 0 }: Pick<BatchRequest, 'ruleSet' | 'houseLimit' | 'houseFloor'>): RuleSet =>
+  ruleSet === 'house' ? houseRules({ houseLimit, houseFloor }) : RULE_SETS[ruleSet];
+
 /** The design that a checked request asks for. */
 export function toDesign(request: BatchRequest): BatchDesign {
   return {
@@ -162,8 +216,9 @@ export function toDesign(request: BatchRequest): BatchDesign {
     saltPercent: request.saltPercent,
     sugarPercent: request.sugarPercent,
     nitritePpm: request.nitritePpm,
-    cure: CURE_1,
+    cure: request.cure === undefined ? CURE_1 : { ...request.cure },
     ruleSet: request.ruleSet,
+    ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
     cureDays: request.cureDays,
     meatScaleStepG: request.meatScaleStepG,
     cureScaleStepG: request.cureScaleStepG,

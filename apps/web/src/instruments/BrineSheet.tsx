@@ -1,6 +1,9 @@
-import { BRINE_NAMES, type BatchDesign, type BrineFigures } from '@bunkhouse/core';
+import { BRINE_NAMES, floatReading, SIXTY_F_C, splitWater, type BatchDesign, type BrineFigures } from '@bunkhouse/core';
+import { useMemo, useState } from 'react';
 import { usePreferences } from '../shell/preferences';
 import { digits, inWords, type Quantity } from '../shell/quantities';
+import { Float } from './Float';
+import { HotAndIce } from './HotAndIce';
 import { Working } from './Working';
 
 /** What to weigh into a bucket, and how strong it comes out. */
@@ -52,7 +55,44 @@ export function BrineSheet({ figures, design }: { figures: BrineFigures; design:
         <span className="num">{digits(salometer, 0)}</span> <span className="unit">° salometer</span>
         <Working figures={[strength]} />
       </div>
+      <Floats figures={figures} />
+      {!brine.weighed && <Cold figures={figures} />}
     </section>
+  );
+}
+
+/** What a hydrometer will say to it: to check the bucket by. */
+function Floats({ figures: { brine, strength, salometer } }: { figures: BrineFigures }) {
+  const [open, setOpen] = useState(false);
+  const sugarPercent = Math.min(30, (brine.sugarG / brine.brineG) * 100);
+  const reads = useMemo(() => floatReading({ saltPercent: strength.value, sugarPercent, sampleC: SIXTY_F_C }).salometer, [strength.value, sugarPercent]);
+  if (reads === null) return null;
+  return (
+    <div className="floats">
+      <p className="note">
+        A float should read {digits(reads, 0)} ° in it at 15.6 °C{reads - salometer >= 1 ? `: its sugar lifts it ${digits(reads - salometer, 0)} °` : ''}.
+      </p>
+      <button type="button" className="lnk" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Hide the float' : 'Show the float'}
+      </button>
+      {open && <Float reads={reads} saltAlone={salometer} />}
+    </div>
+  );
+}
+
+/** A kitchen's usual split: the Bench has every other one. */
+const USUAL_SPLIT = { concentrateFraction: 0.3, hotC: 95, coldC: 12, targetC: 3 };
+
+function Cold({ figures: { brine } }: { figures: BrineFigures }) {
+  const preferences = usePreferences();
+  const split = splitWater({ totalWaterG: brine.waterG, ...USUAL_SPLIT, soluteG: brine.saltG + brine.sugarG });
+  return (
+    <div className="floats">
+      <HotAndIce split={split} hotC={USUAL_SPLIT.hotC} coldC={USUAL_SPLIT.coldC} />
+      <p className="note">
+        The water in three parts: mixed, it stands at {inWords(split.finalC, 'temperature', preferences, 0)}. Other temperatures: on the Bench.
+      </p>
+    </div>
   );
 }
 

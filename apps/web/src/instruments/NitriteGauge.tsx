@@ -15,11 +15,14 @@ export function NitriteGauge({
   target,
   ruleSet,
   weighed,
+  open = false,
 }: {
   nitrite: NitriteFigures;
   target: number;
-  ruleSet: Exclude<RuleSetId, 'house'>;
+  ruleSet: RuleSetId;
   weighed: boolean;
+  /** while a question about the recipe is open, only the range is said */
+  open?: boolean;
 }) {
   const { applies, judgement, because, others } = nitrite;
   const half = (applies.high - applies.low) / 2;
@@ -28,15 +31,17 @@ export function NitriteGauge({
       <div className="nitrite-top">
         <Hero
           label={`Ingoing nitrite, ${applies.label.toLowerCase()}`}
-          value={digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)}
+          value={
+            open ? `${digits(applies.low, 0)} to ${digits(applies.high, 0)}` : digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)
+          }
           unit="ppm"
-          doubt={half >= 0.5 ? `± ${digits(half, half < 10 ? 1 : 0)}` : undefined}
+          doubt={!open && half >= 0.5 ? `± ${digits(half, half < 10 ? 1 : 0)}` : undefined}
           size="xl"
           tone="nitrite"
         >
-          <p className="note">{judgementText(nitrite)}</p>
+          <p className="note">{open ? 'Answer the questions: this is every way to read it.' : judgementText(nitrite)}</p>
         </Hero>
-        <Band nitrite={nitrite} target={target} />
+        <Band nitrite={nitrite} target={target} open={open} />
       </div>
       <div className="nitrite-foot">
         <ul>
@@ -47,7 +52,7 @@ export function NitriteGauge({
           ))}
           <li className="note">{because}</li>
           <li className="note">
-            {RULE_SETS[ruleSet].name}, {weighed ? 'from your weights' : 'as planned'}. Check your own code.
+            {ruleSet === 'house' ? 'House rules' : RULE_SETS[ruleSet].name}, {weighed ? 'from your weights' : 'as planned'}. Check your own code.
           </li>
         </ul>
         <Working figures={[applies, ...others]} />
@@ -68,7 +73,7 @@ function judgementText({ applies, judgement }: NitriteFigures): string {
   return `Between floor ${floor} and limit ${limit} ppm.`;
 }
 
-function Band({ nitrite: { applies, judgement }, target }: { nitrite: NitriteFigures; target: number }) {
+function Band({ nitrite: { applies, judgement }, target, open }: { nitrite: NitriteFigures; target: number; open: boolean }) {
   const id = useId();
   const { floor, limit } = judgement;
   const x = scaleLinear([0, Math.max(limit * 1.28, applies.value * 1.12)], [INSET, WIDTH - INSET]);
@@ -97,13 +102,22 @@ function Band({ nitrite: { applies, judgement }, target }: { nitrite: NitriteFig
       <rect x={INSET} y={TRACK.top} width={end - INSET} height={TRACK.height} fill="none" stroke="var(--hair)" />
       <path d={`M${x(floor)} ${TRACK.top - 4}V${bottom + 5}`} stroke="var(--ink)" strokeWidth={2} />
       <path d={`M${x(limit)} ${TRACK.top - 4}V${bottom + 5}`} stroke="var(--danger)" strokeWidth={3} />
-      <rect x={x(applies.low)} y={TRACK.top + 7} width={Math.max(1, x(applies.high) - x(applies.low))} height={6} fill="var(--nitrite)" opacity={0.45} />
+      <rect
+        x={x(applies.low)}
+        y={TRACK.top + 7}
+        width={Math.max(1, Math.min(end, x(applies.high)) - x(applies.low))}
+        height={6}
+        fill="var(--nitrite)"
+        opacity={0.45}
+      />
       <path d={`M${x(applies.low)} ${TRACK.top + 3}V${bottom - 3}M${x(applies.high)} ${TRACK.top + 3}V${bottom - 3}`} stroke="var(--nitrite)" strokeWidth={2} />
-      <path d={`M${at} ${bottom}V${TRACK.top}l-6 -9h12l-6 9`} fill="var(--nitrite)" stroke="var(--nitrite)" strokeWidth={2.5} />
+      {!open && <path d={`M${at} ${bottom}V${TRACK.top}l-6 -9h12l-6 9`} fill="var(--nitrite)" stroke="var(--nitrite)" strokeWidth={2.5} />}
       <path d={`M${x(target)} ${bottom + 3}l5 6-5 6-5-6z`} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.6} />
-      <text x={Math.min(Math.max(at, 22), WIDTH - 22)} y={22} textAnchor="middle" className="needle">
-        {digits(applies.value, closeToBound({ applies, judgement } as NitriteFigures) ? 1 : 0)}
-      </text>
+      {!open && (
+        <text x={Math.min(Math.max(at, 22), WIDTH - 22)} y={22} textAnchor="middle" className="needle">
+          {digits(applies.value, closeToBound({ applies, judgement } as NitriteFigures) ? 1 : 0)}
+        </text>
+      )}
       <text x={x(floor)} y={bottom + 32} textAnchor={crowded ? 'end' : 'middle'} className="axis">
         Floor {floor}
       </text>

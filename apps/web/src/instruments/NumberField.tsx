@@ -60,7 +60,7 @@ export function NumberField({ label, quantity, sign, decimals, value, onChange, 
           onChange={(event) => type(event.target.value)}
         />
         {quantity === undefined ? (
-          <span className="box-unit">{unit}</span>
+          unit !== '' && <span className="box-unit">{unit}</span>
         ) : (
           <button type="button" className="box-unit" onClick={switchUnit} aria-label={`${label} is in ${unit}: switch unit`}>
             {unit}

@@ -1,11 +1,12 @@
-import type { PiecePump, School } from '@bunkhouse/core';
+import { pumpMap, type Piece, type PiecePump, type School } from '@bunkhouse/core';
 import { usePreferences } from '../shell/preferences';
 import { digits, inWords } from '../shell/quantities';
 import { Hero } from './Hero';
+import { NeedleMap } from './NeedleMap';
 import { Working } from './Working';
 
 /** What to pump, and what was pumped. */
-export function PumpPanel({ pump, school }: { pump: PiecePump[]; school: School }) {
+export function PumpPanel({ pump, school, pieces }: { pump: PiecePump[]; school: School; pieces: readonly Piece[] }) {
   const preferences = usePreferences();
   if (school.kind !== 'pumpAndCover') return null;
   const planned = school.pumpPercent + school.repumpPercent;
@@ -47,9 +48,16 @@ export function PumpPanel({ pump, school }: { pump: PiecePump[]; school: School 
               </dd>
             </div>
           </dl>
+          <Needles piece={pieces.find((piece) => piece.code === code)} spacingMm={school.spacingMm} mLPerSite={plan.mLPerSite} />
           <Working figures={[percent]} />
         </div>
       ))}
     </section>
   );
+}
+
+function Needles({ piece, spacingMm, mLPerSite }: { piece: Piece | undefined; spacingMm: number; mLPerSite: number }) {
+  if (piece === undefined) return null;
+  const { section, lengthMm } = piece;
+  return <NeedleMap map={pumpMap({ section, lengthMm, spacingMm })} section={section} lengthMm={lengthMm} mLPerSite={mLPerSite} />;
 }

@@ -7,15 +7,18 @@ export function Choice<V extends string>({
   value,
   options,
   onChange,
+  quiet = false,
 }: {
   label: string;
   value: V;
   options: Record<V, string>;
   onChange: (value: V) => void;
+  /** the label is read aloud only */
+  quiet?: boolean;
 }) {
   return (
     <div className="field">
-      <span className="label">{label}</span>
+      <span className={quiet ? 'sr' : 'label'}>{label}</span>
       <ToggleButtonGroup
         className="choice"
         exclusive

@@ -5,6 +5,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['T', 'Today'],
   ['N', 'New batch'],
+  ['B', 'Bench'],
   ['L', 'Ledger'],
   ['G', 'Guide'],
   ['Enter', 'In a form: log it'],

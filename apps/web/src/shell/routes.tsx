@@ -12,6 +12,7 @@ export const router = createBrowserRouter([
       { index: true, lazy: async () => ({ Component: (await import('../sections/today/Today')).Today }) },
       { path: 'new', lazy: async () => ({ Component: (await import('../sections/newBatch/NewBatch')).NewBatch }) },
       { path: 'batches/:id', lazy: async () => ({ Component: (await import('../sections/batch/BatchPage')).BatchPage }) },
+      { path: 'bench', lazy: async () => ({ Component: (await import('../sections/bench/Bench')).Bench }) },
       { path: 'ledger', lazy: async () => ({ Component: (await import('../sections/ledger/Ledger')).Ledger }) },
       { path: 'guide', lazy: async () => ({ Component: (await import('../sections/guide/Guide')).Guide }) },
       { path: '*', Component: Lost },

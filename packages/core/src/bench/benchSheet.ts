@@ -2,7 +2,7 @@ import { MEAT_DENSITY } from '../brine/coverBrine.js';
 import type { HydrometerScale } from '../brine/readHydrometer.js';
 import type { SaltBases } from '../brine/saltBases.js';
 import type { Product } from '../cure/product.js';
-import type { RuleSet, RuleSetId } from '../cure/ruleSet.js';
+import type { RuleSetId } from '../cure/ruleSet.js';
 import { CURE_1, type CureMix } from '../ingredients/cureMix.js';
 import type { CureMethod } from '../recipe/nitriteOfRecipe.js';
 import type { Answers } from '../recipe/readRecipe.js';
@@ -180,17 +180,3 @@ export function sheetSection({ product, shape, thicknessMm }: Pick<BenchSheet, '
 /** Density of a product’s meat, g/mL [M]. */
 export const meatDensity = (product: Product): number =>
   product === 'belly-bacon' ? MEAT_DENSITY.fat : BONE_MM[product] === undefined ? MEAT_DENSITY.lean : MEAT_DENSITY.boneIn;
-
-/** The house’s own limits as a rule set. */
-export function houseRules({ houseLimit, houseFloor }: Pick<BenchSheet, 'houseLimit' | 'houseFloor'>): RuleSet {
-  return {
-    name: 'House rules',
-    limit: houseLimit,
-    bellyLimit: houseLimit,
-    dryLimit: houseLimit,
-    dryBellyLimit: houseLimit,
-    floor: houseFloor,
-    usualTarget: Math.max(houseFloor, Math.floor(houseLimit * 0.75)),
-    source: 'typed in by the house',
-  };
-}

@@ -3,6 +3,7 @@ import { brineLevelMm, coverBrine, containerML, type Container, type Cover, type
 import { holdDownG, weightInAirG } from '../brine/holdDown.js';
 import { readHydrometer, type HydrometerAnswer } from '../brine/readHydrometer.js';
 import { splitWater, type WaterSplit } from '../brine/splitWater.js';
+import { houseRules } from '../cure/ruleSet.js';
 import { worstFirst } from '../cure/finding.js';
 import { InputError } from '../inputError.js';
 import { pumpMap, type PumpMap } from '../pump/pumpMap.js';
@@ -16,7 +17,7 @@ import { openQuestions, readRecipe, type ReadRecipe } from '../recipe/readRecipe
 import { requireNumber } from '../units/require.js';
 import { unitKind } from '../units/convert.js';
 import { askRecipe } from './askRecipe.js';
-import { houseRules, meatDensity, sheetSection, type BenchSheet } from './benchSheet.js';
+import { meatDensity, sheetSection, type BenchSheet } from './benchSheet.js';
 
 /** One panel’s answer, or why there is none. */
 export type Part<T> = { value: T } | { fault: InputError };
@@ -85,7 +86,7 @@ export interface Worked {
 
 /** Works a whole sheet out: one call for every key that is pressed. Throws nothing for what a cook may type. */
 export function workOut(sheet: BenchSheet): Worked {
-  const read = sheet.door === 'have' ? readRecipe(sheet.text, sheet.answers) : null;
+  const read = sheet.door === 'have' ? readRecipe(sheet.text, sheet.answers, [sheet.cure]) : null;
   const recipe = part(() => worked(sheet, read));
   const done = 'value' in recipe ? recipe.value : null;
   const wet = done !== null && done.audit.strength !== null;

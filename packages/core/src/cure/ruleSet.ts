@@ -80,3 +80,17 @@ export function nitriteLimit(rules: RuleSet, product: Product, method: NitriteMe
   const limit = method === 'dry' ? rules.dryBellyLimit : rules.bellyLimit;
   return skinOn ? limit * (1 - SKIN_SHARE) : limit;
 }
+
+/** The house’s own limits as a rule set. */
+export function houseRules({ houseLimit, houseFloor }: { houseLimit: number; houseFloor: number }): RuleSet {
+  return {
+    name: 'House rules',
+    limit: houseLimit,
+    bellyLimit: houseLimit,
+    dryLimit: houseLimit,
+    dryBellyLimit: houseLimit,
+    floor: houseFloor,
+    usualTarget: Math.max(houseFloor, Math.floor(houseLimit * 0.75)),
+    source: 'typed in by the house',
+  };
+}

@@ -1,5 +1,5 @@
 import type { Product } from '../cure/product.js';
-import type { RuleSetId } from '../cure/ruleSet.js';
+import type { RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
@@ -41,7 +41,9 @@ export interface BatchDesign {
   /** ingoing nitrite aimed at, ppm */
   nitritePpm: number;
   cure: CureMix;
-  ruleSet: Exclude<RuleSetId, 'house'>;
+  ruleSet: RuleSetId;
+  /** the cook’s own limits, for the rule set `house` */
+  house?: RuleSet;
   cureDays: number;
   /** smallest steps of the two scales, g */
   meatScaleStepG: number;

@@ -1,4 +1,5 @@
 import { worstFirst, type Finding } from '../cure/finding.js';
+import { mixFindings } from '../cure/mixFindings.js';
 import type { NitriteJudgement } from '../cure/judgeNitrite.js';
 import { PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts } from './batchFacts.js';
@@ -16,6 +17,7 @@ export function batchFindings(
   standing: readonly StandingEntry[] = [],
 ): Finding[] {
   const found = [
+    ...mixFindings(design.cure, design.product, design.school.kind === 'pumpAndCover'),
     ...nitriteFindings(design, facts, figures),
     ...cureFindings(design, process, facts),
     ...saltFindings(figures.salt),

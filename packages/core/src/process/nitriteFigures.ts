@@ -60,7 +60,8 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
 }
 
 function judged(design: BatchDesign, ppm: number, method: 'pumped' | 'immersion'): NitriteJudgement {
-  return judgeNitrite({ ppm, product: design.product, ruleSet: design.ruleSet, method });
+  const { product, ruleSet, house } = design;
+  return judgeNitrite({ ppm, product, ruleSet, method, ...(house === undefined ? {} : { house }) });
 }
 
 /** What was pumped into a piece so far plus what is still planned, as a share of its green weight. */

@@ -22,7 +22,7 @@ import {
   type PpmBasis,
 } from './nitriteOfRecipe.js';
 import { recipeFindings } from './recipeFindings.js';
-import { cureMixOf, lineGrams } from './recipeLine.js';
+import { cureMixOf, lineContents } from './recipeLine.js';
 import { schoolDoses, type SchoolDose } from './schoolDoses.js';
 
 export interface RuleVerdict extends NitriteJudgement {
@@ -52,6 +52,8 @@ export interface RecipeAudit {
   nitrite: NitriteFigures;
   /** what every rule set says to the figure that applies */
   rules: RuleVerdict[];
+  /** cure that lies with the meat in the end, g */
+  cureWithMeatG: number;
   /** what each school would weigh for the same meat and water */
   schools: SchoolDose[];
   /** what would bring the figure that applies to the target; null where there is no cure */
@@ -85,7 +87,7 @@ export function auditRecipe(p: AuditParams): RecipeAudit {
   const open = [...p.lines, ...(p.coverLines ?? [])].some((line) => (line.alternatives?.length ?? 0) > 0);
   const strength = strengthOf(brine, p.meatG);
   return {
-    grams: [...p.lines, ...(p.coverLines ?? [])].map((line) => ({ ingredient: line.ingredient, ...lineGrams(line, cures) })),
+    grams: [...p.lines, ...(p.coverLines ?? [])].map((line) => ({ ingredient: line.ingredient, ...lineContents(line, cures).grams })),
     brine: {
       waterG: brine.water.value,
       saltG: brine.salt.value,
@@ -106,7 +108,8 @@ export function auditRecipe(p: AuditParams): RecipeAudit {
     }),
     nitrite,
     rules: verdicts(p, nitrite.applies.value),
-    schools: schoolDoses({ ...p, mix: mainMix(p), brine, aimPpm: targetPpm(p, nitrite.judgement) }),
+    cureWithMeatG: whole.cure.value,
+    schools: schoolDoses({ ...p, mix: mainMix(p), whole, aimPpm: targetPpm(p, nitrite.judgement) }),
     right,
     open,
     findings: recipeFindings({ params: p, brine, cover, nitrite, figures, salt, strength, right, open }),

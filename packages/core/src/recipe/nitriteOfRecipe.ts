@@ -65,19 +65,21 @@ export interface Whole {
   nitrite: Measured;
   salt: Measured;
   water: Measured;
+  cure: Measured;
   /** everything that lies with the meat */
   all: Measured;
 }
 
 /** What ends up with the meat: the whole bucket, or what was pumped and a cover of its own. */
 export function together(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Measured): Whole {
-  if (cover === null) return { nitrite: brine.nitrite, salt: brine.salt, water: brine.water, all: brine.all };
+  if (cover === null) return { nitrite: brine.nitrite, salt: brine.salt, water: brine.water, cure: brine.cure, all: brine.all };
   const injected = scaled(meat, (p.pumpPercent ?? 0) / 100);
   const part = (what: Measured) => times(over(what, brine.all), injected);
   return {
     nitrite: plus(part(brine.nitrite), cover.nitrite),
     salt: plus(part(brine.salt), cover.salt),
     water: plus(part(brine.water), cover.water),
+    cure: plus(part(brine.cure), cover.cure),
     all: plus(injected, cover.all),
   };
 }
@@ -165,6 +167,7 @@ function clockBasis({ pickUp, atPull }: PpmFigures, reason: string): [PpmBasis, 
 function bearsOn(method: CureMethod, basis: PpmBasis): boolean {
   if (method === 'dry') return basis === 'dry';
   if (basis === 'dry') return false;
+  if (method === 'even') return basis === 'pickUp' || basis === 'equilibrium';
   if (method === 'pumped' || method === 'pumpAndCover') return basis === 'pumped' || basis === 'equilibrium';
   return basis !== 'pumped';
 }

@@ -1,4 +1,5 @@
 import { numericQuantity } from 'numeric-quantity';
+import type { CureMix } from '../ingredients/cureMix.js';
 import { convert, type Unit } from '../units/convert.js';
 import { DESCRIBING, INGREDIENT_WORDS, MEASURE_WORDS, NUMBER_WORDS, QUESTIONS, type Measure, type Named, type Question, type QuestionId } from './words.js';
 import type { RecipeLine } from './recipeLine.js';
@@ -35,16 +36,16 @@ const MOST_AMOUNT = 1e6;
 const LEAST_MEAT_G = 200;
 
 /**
- * Reads a recipe as it is written down: one line or many, fractions, ranges, comma or point, spoons, cups, pounds, gallons.
+ * Reads a recipe as it is written down, the cook’s own mixes by the names on their labels: one line or many, fractions, ranges, comma or point, spoons, cups, pounds, gallons.
  * What is not certain becomes a question and, until it is answered, alternatives of the line. Unknown lines are kept as flavouring.
  * Never throws on a text, and never turns what it cannot read into nothing: it says so in the line’s `fault`.
  *
  * @example readRecipe('2 1/2 tbsp coarse salt, 1 gal water, 1 tsp pink cure #1').questions.map((q) => q.id) // ['coarse-salt', 'spoons', 'gallon']
  */
-export function readRecipe(text: string, answers: Answers = {}): ReadRecipe {
+export function readRecipe(text: string, answers: Answers = {}, own: readonly CureMix[] = []): ReadRecipe {
   const segments = segmentsOf(text);
   const asked = new Set<QuestionId>();
-  const lines = segments.slice(0, MOST_RECIPE_LINES).map((segment) => readSegment(segment, answers, asked));
+  const lines = segments.slice(0, MOST_RECIPE_LINES).map((segment) => readSegment(segment, answers, asked, own));
   const meat = lines.flatMap(({ meatG }) => (meatG === undefined ? [] : [meatG]));
   return {
     lines: lines.map(({ meatG: _meatG, ...line }) => line),
@@ -109,7 +110,7 @@ interface Amount {
   system: 'us' | 'imperial' | null;
 }
 
-function readSegment(text: string, answers: Answers, asked: Set<QuestionId>): ReadLine & { meatG?: number } {
+function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own: readonly CureMix[]): ReadLine & { meatG?: number } {
   const words = partsJoined(wordsToNumbers(text));
   const amounts: Amount[][] = [];
   let rest = ` ${words} `;
@@ -119,7 +120,7 @@ function readSegment(text: string, answers: Answers, asked: Set<QuestionId>): Re
     amounts.push(amountsOf(match, answers, asked));
     rest = rest.replace(match[0], ' ');
   }
-  const named = nameOf(rest.toLowerCase()) ?? nameOf(words.toLowerCase());
+  const named = ownMix(text, own) ?? nameOf(rest.toLowerCase()) ?? nameOf(words.toLowerCase());
   const name =
     rest
       .replace(/\s+\+\s+/g, ' ')
@@ -127,7 +128,7 @@ function readSegment(text: string, answers: Answers, asked: Set<QuestionId>): Re
       .replace(/\s+/g, ' ')
       .trim() || text.trim();
   const isMeat = named !== null && 'meat' in named;
-  const [readings, fault] = readingsOf(amounts, named, name, answers, asked);
+  const [readings, fault] = readingsOf(amounts, named, name, answers, asked, own);
   if (isMeat) {
     const grams = readings[0] === undefined ? Number.NaN : meatGrams(readings[0]);
     if (grams >= LEAST_MEAT_G) return { text, line: null, meatG: grams };
@@ -144,7 +145,14 @@ const SPICES = ['granulated-garlic', 'peppercorn', 'coriander-seed', 'pickling-s
 const isSpice = (named: Named): boolean => 'ingredient' in named && SPICES.includes(named.ingredient);
 
 /** Every way to read a line, the likeliest first; and what is wrong with it. */
-function readingsOf(amounts: Amount[][], named: Named | null, name: string, answers: Answers, asked: Set<QuestionId>): [RecipeLine[], string | null] {
+function readingsOf(
+  amounts: Amount[][],
+  named: Named | null,
+  name: string,
+  answers: Answers,
+  asked: Set<QuestionId>,
+  own: readonly CureMix[],
+): [RecipeLine[], string | null] {
   const first = amounts[0]?.[0];
   if (first === undefined) return [[], null];
   if (amounts.flat().some((amount) => !Number.isFinite(amount.value) || amount.high > MOST_AMOUNT)) return [[], 'That number is too large or cannot be read.'];
@@ -153,7 +161,7 @@ function readingsOf(amounts: Amount[][], named: Named | null, name: string, answ
   }
   const byVolume = amounts.some(([amount]) => amount !== undefined && amount.measure !== null && !isMass(amount.measure));
   const ingredients = ingredientsOf(named, byVolume, answers, asked);
-  const counts = named !== null && !('meat' in named) && ('ask' in named || isSaltOrCure(named.ingredient));
+  const counts = named !== null && !('meat' in named) && ('ask' in named || isSaltOrCure(named.ingredient) || own.some((mix) => mix.name === named.ingredient));
   const levels = byVolume && counts ? heapings(amounts, answers, asked) : [false];
   const readings: RecipeLine[] = [];
   for (const total of sums(amounts, answers, asked)) {
@@ -332,6 +340,12 @@ function wordsToNumbers(text: string): string {
     .replace(/(\d\s*)T\b\.?(?=\s)/g, '$1tbsp')
     .replace(/(\d\s*)t\b\.?(?=\s)/g, '$1tsp')
     .replace(/(\d\s*)[cC]\b\.?(?=\s)/g, '$1cup');
+}
+
+/** A mix of the cook’s own, by the name on its label. */
+function ownMix(text: string, own: readonly CureMix[]): Named | null {
+  const mix = own.find(({ name }) => name.trim().length > 2 && text.toLowerCase().includes(name.trim().toLowerCase()));
+  return mix === undefined ? null : { ingredient: mix.name };
 }
 
 const nameOf = (words: string): Named | null => INGREDIENT_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? null;

@@ -1,11 +1,12 @@
 import { worstFirst, type Finding } from '../cure/finding.js';
 import type { NitriteFigures } from '../cure/nitriteFigure.js';
-import type { Product } from '../cure/product.js';
+import { mixFindings } from '../cure/mixFindings.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import { uptakeFraction } from '../section/uptake.js';
 import { unitKind } from '../units/convert.js';
 import { inWorking, type Figure } from '../units/figure.js';
+import type { Measured } from '../units/measured.js';
 
 import type { Bucket, Strength } from './bucket.js';
 import type { AuditParams, Correction, PpmFigures } from './nitriteOfRecipe.js';
@@ -25,14 +26,8 @@ interface Case {
 
 /** What a recipe must be told, worst first (handbook parts 6, 7, 17). */
 export function recipeFindings(c: Case): Finding[] {
-  return worstFirst([...mixFindings(c), ...doseFindings(c), ...methodFindings(c), ...brineFindings(c), ...saltFindings(c), ...lineFindings(c)]);
+  return worstFirst([...cureFindings(c), ...doseFindings(c), ...methodFindings(c), ...brineFindings(c), ...saltFindings(c), ...lineFindings(c)]);
 }
-
-/** A ready mix, weak enough to be dosed as the label says. */
-const isDilute = (mix: CureMix): boolean => mix.nitritePercent > 0 && mix.nitritePercent <= 1 && mix.nitratePercent <= 1;
-
-/** Bacon, in which nitrate is not allowed. */
-const BACONS: readonly Product[] = ['belly-bacon', 'canadian-bacon', 'shoulder-bacon'];
 
 const stop = (code: string, message: string): Finding => ({ level: 'stop', code, message });
 const warn = (code: string, message: string): Finding => ({ level: 'warn', code, message });
@@ -41,38 +36,12 @@ const note = (code: string, message: string): Finding => ({ level: 'note', code,
 const linesOf = ({ params }: Case): RecipeLine[] => [...params.lines, ...(params.coverLines ?? [])];
 const readingsOf = (line: RecipeLine): RecipeLine[] => [line, ...(line.alternatives ?? [])];
 const mixesOf = (c: Case): CureMix[] => linesOf(c).flatMap((line) => cureMixOf(line.ingredient, c.params.cures) ?? []);
-const nitrateOf = (c: Case): number => c.brine.nitrate.value + (c.cover?.nitrate.value ?? 0);
 
-function mixFindings(c: Case): Finding[] {
-  const { params } = c;
-  const mixes = mixesOf(c);
-  const found: Finding[] = [];
-  const nitrated = mixes.find((mix) => mix.nitratePercent > 0);
-  if (nitrated !== undefined && BACONS.includes(params.product)) {
-    found.push(stop('nitrate-bacon', `${nitrated.name} holds nitrate, which no bacon may have. Take cure #1.`));
-  } else if (nitrated !== undefined && nitrateOf(c) > 0 && !isDilute(nitrated)) {
-    found.push(
-      stop(
-        'nitrate-short',
-        `${nitrated.name} holds nitrate, which is for long dry cures: in a wet cure of days it does not turn into nitrite in time. Take cure #1.`,
-      ),
-    );
-  } else if (nitrated !== undefined) {
-    found.push(warn('nitrate', `${nitrated.name} holds nitrate as well. It is dosed by its label and by nothing else; never for bacon.`));
-  }
-  if (mixes.some((mix) => mix.nitritePercent >= 50)) {
-    found.push(
-      stop('pure-nitrite', 'Pure sodium nitrite is a poison by the gram and is not weighed in a kitchen. Take a cure that is mixed with salt and dyed.'),
-    );
-  }
-  const pumps = params.method === 'pumped' || params.method === 'pumpAndCover';
-  const banned = pumps ? mixes.find((mix) => mix.mayPump === false) : undefined;
-  if (banned !== undefined)
-    found.push(stop('may-not-pump', `The label of ${banned.name} does not let it be pumped. Cover with it, or take cure #1 for the needle.`));
-  if (linesOf(c).some((line) => line.ingredient === 'rock-salt')) {
-    found.push(warn('pink-rock-salt', 'Pink rock salt is salt. Its colour is no nitrite: it cures nothing.'));
-  }
-  return found;
+function cureFindings(c: Case): Finding[] {
+  const pumps = c.params.method === 'pumped' || c.params.method === 'pumpAndCover';
+  const found = new Map(mixesOf(c).flatMap((mix) => mixFindings(mix, c.params.product, pumps).map((finding) => [finding.code, finding])));
+  const rock = linesOf(c).some((line) => line.ingredient === 'rock-salt');
+  return [...found.values(), ...(rock ? [warn('pink-rock-salt', 'Pink rock salt is salt. Its colour is no nitrite: it cures nothing.')] : [])];
 }
 
 function doseFindings(c: Case): Finding[] {
@@ -87,7 +56,7 @@ function doseFindings(c: Case): Finding[] {
     ];
   }
   const { floor, limit, verdict } = judgement;
-  if (c.open) return openDose(applies, floor, limit);
+  if (c.open) return openDose(c, floor, limit);
   const found: Finding[] = [];
   const bare = isBare(params);
   const pickUp = c.figures.pickUp?.value ?? 0;
@@ -106,8 +75,15 @@ function doseFindings(c: Case): Finding[] {
     );
   }
   if (verdict === 'ok') {
-    if (applies.high > limit) found.push(warn('doubt-over', `As measured it may be ${shown(applies.high)} ppm, over the limit of ${limit}. ${weighIt(c)}`));
-    if (applies.low < floor) found.push(warn('doubt-under', `As measured it may be ${shown(applies.low)} ppm, under the floor of ${floor}. ${weighIt(c)}`));
+    if (applies.high > limit)
+      found.push(
+        warn(
+          'doubt-over',
+          `As measured it may be ${shown(applies.high)} ppm, over the limit of ${limit}${limit - floor < 1 ? ', which is the floor as well' : ''}. ${weighIt(c)}`,
+        ),
+      );
+    if (applies.low < floor && limit - floor >= 1)
+      found.push(warn('doubt-under', `As measured it may be ${shown(applies.low)} ppm, under the floor of ${floor}. ${weighIt(c)}`));
     if (bare && pickUp > 0 && pickUp < floor) {
       found.push(
         note('early-under', `Pulled before it is even, the pick-up figure alone is ${shown(pickUp)} ppm. Leave it until even, or say how long and how thick.`),
@@ -118,9 +94,11 @@ function doseFindings(c: Case): Finding[] {
 }
 
 /** While a question is open nothing is called right; only what every answer leads to is said. */
-function openDose(applies: Figure, floor: number, limit: number): Finding[] {
+function openDose(c: Case, floor: number, limit: number): Finding[] {
+  const { applies } = c.nitrite;
   const range = `${shown(applies.low)} to ${shown(applies.high)} ppm`;
-  if (applies.low > limit) return [stop('nitrite-over', `${range}: over the limit of ${limit} ppm however the open questions are answered.`)];
+  const lowest = isBare(c.params) ? Math.min(applies.low, c.figures.pickUp?.low ?? 0) : applies.low;
+  if (lowest > limit) return [stop('nitrite-over', `${range}: over the limit of ${limit} ppm however the open questions are answered.`)];
   if (applies.high < floor) return [warn('nitrite-under', `${range}: under the floor of ${floor} ppm however the open questions are answered.`)];
   return [warn('open', `Anything from ${range}, until the open questions are answered.`)];
 }
@@ -136,11 +114,16 @@ function remedy(c: Case, right: Correction | null): string {
   return `Right would be ${right.ppm} ppm: ${right.cureG.toFixed(1)} g of ${name} instead of ${cureG.toFixed(1)} g.${spoon ? ' Is a tablespoon written where a teaspoon was meant?' : ''}`;
 }
 
-/** The largest doubt of the dose is the cure’s: what would lessen it. */
+/** Where the largest part of the doubt comes from, and what would lessen it. */
 function weighIt(c: Case): string {
   const cures = linesOf(c).filter((line) => cureMixOf(line.ingredient, c.params.cures) !== null);
   if (cures.some((line) => unitKind(line.unit) === 'volume')) return 'Weigh the cure on a 0.1 g scale instead of the spoon.';
-  return cures.some((line) => (line.stepG ?? 0) > 0.1) ? 'Weigh the cure on a 0.1 g scale.' : 'Weigh meat and water on a finer scale.';
+  const spread = ({ value, low, high }: Measured) => (value > 0 ? (high - low) / value : 0);
+  const brines = [c.brine, ...(c.cover === null ? [] : [c.cover])];
+  const ofCure = Math.max(...brines.map((bucket) => spread(bucket.cure)));
+  const ofRest = Math.max(...brines.map((bucket) => spread(bucket.all)));
+  if (ofCure < ofRest) return 'Weigh meat, water and salt on a finer scale.';
+  return cures.some((line) => (line.stepG ?? 0) > 0.1) ? 'Weigh the cure on a 0.1 g scale.' : 'Weigh the cure on a 0.01 g scale.';
 }
 
 function methodFindings(c: Case): Finding[] {

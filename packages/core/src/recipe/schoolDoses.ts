@@ -2,7 +2,7 @@ import { cureForNitrite, USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js
 import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
 import { measureToGrams } from '../ingredients/measureToGrams.js';
 import { exactly, scaled, type Measured } from '../units/measured.js';
-import type { Bucket } from './bucket.js';
+import type { Whole } from './nitriteOfRecipe.js';
 
 /** What one school would weigh for the same meat and the same water. */
 export interface SchoolDose {
@@ -21,11 +21,11 @@ const FIVE_LB_G = 5 * 453.59237;
  * The doses of the schools side by side (handbook parts 7 and 16): they count the same nitrite against different weights, which is
  * why they argue.
  */
-export function schoolDoses(p: { mix: CureMix; brine: Bucket; meatG: number; aimPpm: number; pumpPercent?: number }): SchoolDose[] {
+export function schoolDoses(p: { mix: CureMix; whole: Whole; meatG: number; aimPpm: number; pumpPercent?: number }): SchoolDose[] {
   if (p.mix.nitritePercent <= 0) return [];
   const share = nitriteShare(p.mix);
-  const restG = p.brine.all.value - p.brine.cure.value;
-  const wet = restG > 0 && p.brine.water.value > 0;
+  const restG = p.whole.all.value - p.whole.cure.value;
+  const wet = restG > 0 && p.whole.water.value > 0;
   const evenPpm = (cureG: number) => ((cureG * share) / (p.meatG + restG + cureG)) * 1e6;
   const dose = (id: SchoolDose['id'], school: string, cureG: Measured): SchoolDose => ({
     id,
@@ -46,7 +46,7 @@ export function schoolDoses(p: { mix: CureMix; brine: Bucket; meatG: number; aim
   const isCure1 = p.mix.nitritePercent === 6.25;
   return [
     dose('even', `By weight until even, ${p.aimPpm} ppm`, exactly((even * (p.meatG + restG)) / (1 - even))),
-    ...(isCure1 && wet ? [dose('kitchen', '2.5 g per kg of meat and water', scaled(exactly((p.meatG + p.brine.water.value) / 1000), KITCHEN_G_PER_KG))] : []),
+    ...(isCure1 && wet ? [dose('kitchen', '2.5 g per kg of meat and water', scaled(exactly((p.meatG + p.whole.water.value) / 1000), KITCHEN_G_PER_KG))] : []),
     ...(isCure1 ? [dose('teaspoon', 'A level teaspoon for 5 lb of meat', { value: spoon.grams, low: spoon.low, high: spoon.high })] : []),
     ...(clock === null ? [] : [dose('clock', `Pulled by the clock, 10 % picked up, ${p.aimPpm} ppm`, clock)]),
     ...(pump === null ? [] : [dose('pump', `Pumped ${p.pumpPercent} %, ${p.aimPpm} ppm`, pump)]),

@@ -8,6 +8,7 @@ import { FindingStrip } from '../../instruments/FindingStrip';
 import { NitriteGauge } from '../../instruments/NitriteGauge';
 import { PumpPanel } from '../../instruments/PumpPanel';
 import { Readings } from '../../instruments/Readings';
+import { benchOfBatch } from '../../shell/benchAddress';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
 import { tagWeight } from '../../shell/quantities';
@@ -77,7 +78,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
           {figures.brines.map((brine) => (
             <BrineSheet key={brine.brine.id} figures={brine} design={record.design} />
           ))}
-          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={record.design.school} />}
+          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={record.design.school} pieces={record.design.pieces} />}
           <Readings figures={figures} facts={state.facts} />
         </div>
         <LogPanel batch={batch} />
@@ -98,6 +99,9 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
           {record.process.name}, {tagWeight(green, preferences)} green, {record.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
         </p>
       </div>
+      <Link className="lnk bench-link" to={benchOfBatch({ id: record.id, code: record.code, design: record.design })}>
+        Its sheet on the Bench
+      </Link>
       {station !== null && next !== null ? (
         <div className="batch-station">
           <Plate station={station} size={28} />

@@ -1,5 +1,5 @@
-import { BATCH_RULE_SETS, type BatchRequest } from '@bunkhouse/api';
-import { processFor, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type School } from '@bunkhouse/core';
+import { BATCH_RULE_SETS, requestRules, type BatchRequest } from '@bunkhouse/api';
+import { CURE_1, processFor, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type School } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { Choice } from '../../shell/Choice';
@@ -11,6 +11,7 @@ import { FormNumber } from './FormNumber';
 export function CurePanel() {
   const { control, getValues, setValue } = useFormContext<BatchRequest>();
   const school = useWatch({ control, name: 'school' });
+  const cure = useWatch({ control, name: 'cure' }) ?? CURE_1;
   const chooseSchool = (chosen: School['kind']) => {
     setValue('school', chosen, { shouldValidate: true });
     setValue('cureDays', processFor(getValues('product')).cureDays[chosen].usual, { shouldValidate: true });
@@ -19,7 +20,9 @@ export function CurePanel() {
     <section className="panel">
       <div className="ph">
         <h2>The cure</h2>
-        <span className="aside">Cure #1, 6.25 % nitrite</span>
+        <span className="aside">
+          {cure.name}, {cure.nitritePercent} % nitrite
+        </span>
       </div>
       <div className="pad">
         <Choice
@@ -108,23 +111,36 @@ function RulesAndTarget() {
   const { control, getValues, setValue } = useFormContext<BatchRequest>();
   const ruleSet = useWatch({ control, name: 'ruleSet' });
   const chooseRules = (chosen: BatchRequest['ruleSet']) => {
-    const wasUsual = getValues('nitritePpm') === RULE_SETS[getValues('ruleSet')].usualTarget;
+    const was = getValues();
+    const wasUsual = was.nitritePpm === requestRules(was).usualTarget;
     setValue('ruleSet', chosen);
-    if (wasUsual) setValue('nitritePpm', RULE_SETS[chosen].usualTarget, { shouldValidate: true });
+    if (chosen === 'house' && was.houseLimit === undefined) {
+      setValue('houseLimit', requestRules(was).limit);
+      setValue('houseFloor', requestRules(was).floor);
+    }
+    if (wasUsual) setValue('nitritePpm', requestRules(getValues()).usualTarget, { shouldValidate: true });
   };
   return (
-    <div className="pair">
-      <label className="field">
-        <span className="label">Whose rules</span>
-        <select className="box" value={ruleSet} onChange={(event) => chooseRules(event.target.value as BatchRequest['ruleSet'])}>
-          {BATCH_RULE_SETS.map((id) => (
-            <option key={id} value={id}>
-              {RULE_SETS[id].name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <FormNumber name="nitritePpm" label="Nitrite aimed at" sign="ppm" />
-    </div>
+    <>
+      <div className="pair">
+        <label className="field">
+          <span className="label">Whose rules</span>
+          <select className="box" value={ruleSet} onChange={(event) => chooseRules(event.target.value as BatchRequest['ruleSet'])}>
+            {BATCH_RULE_SETS.map((id) => (
+              <option key={id} value={id}>
+                {id === 'house' ? 'House rules' : RULE_SETS[id].name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <FormNumber name="nitritePpm" label="Nitrite aimed at" sign="ppm" />
+      </div>
+      {ruleSet === 'house' && (
+        <div className="pair">
+          <FormNumber name="houseLimit" label="House limit" sign="ppm" />
+          <FormNumber name="houseFloor" label="House floor" sign="ppm" />
+        </div>
+      )}
+    </>
   );
 }

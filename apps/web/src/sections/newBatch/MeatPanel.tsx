@@ -14,8 +14,8 @@ export function MeatPanel() {
   const product = useWatch({ control, name: 'product' });
   const pieces = useFieldArray({ control, name: 'pieces' });
   const chooseProduct = (chosen: BatchRequest['product']) => {
-    const { by, ruleSet, nitritePpm, startsAt } = getValues();
-    reset({ ...fresh(chosen, by), ruleSet, nitritePpm, startsAt });
+    const { by, ruleSet, houseLimit, houseFloor, cure, nitritePpm, startsAt } = getValues();
+    reset({ ...fresh(chosen, by), ruleSet, nitritePpm, startsAt, ...given({ houseLimit, houseFloor, cure }) });
   };
   const addPiece = () => {
     const like = getValues('pieces').at(-1) ?? fresh(product, '').pieces[0];
@@ -60,3 +60,6 @@ function PieceFields({ index, onRemove }: { index: number; onRemove: (() => void
     </fieldset>
   );
 }
+
+/** Only what has a value: a form's field that is not there differs from one that is empty. */
+const given = <T extends object>(part: T): Partial<T> => Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as Partial<T>;

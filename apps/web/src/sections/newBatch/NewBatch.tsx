@@ -2,7 +2,7 @@ import { BatchRequest, startFault } from '@bunkhouse/api';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useEffect, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { startBatch } from '../../data/batches';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
@@ -18,12 +18,22 @@ import { WhenPanel } from './WhenPanel';
 export function NewBatch() {
   const { name } = usePreferences();
   const navigate = useNavigate();
-  const form = useForm<BatchRequest>({ resolver: classValidatorResolver(BatchRequest), mode: 'onChange', defaultValues: firstRequest(name) });
+  const state: unknown = useLocation().state;
+  const form = useForm<BatchRequest>({
+    resolver: classValidatorResolver(BatchRequest),
+    mode: 'onChange',
+    defaultValues: fromBench(state) ?? firstRequest(name),
+  });
   const { setValue, handleSubmit } = form;
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => {
     if (name !== '') setValue('by', name);
   }, [name, setValue]);
+
+  useEffect(() => {
+    // From here on the draft is kept like any other: a reload must not bring the first values back.
+    if (state !== null) void navigate('.', { replace: true, state: null });
+  }, [state, navigate]);
 
   const start = async (asked: BatchRequest) => {
     const late = startFault(asked.startsAt, houseTime());
@@ -59,3 +69,9 @@ export function NewBatch() {
     </FormProvider>
   );
 }
+
+/** A sheet of the Bench, handed over whole. */
+const fromBench = (state: unknown): BatchRequest | null => {
+  const request = (state as { request?: BatchRequest } | null)?.request;
+  return request === undefined ? null : request;
+};

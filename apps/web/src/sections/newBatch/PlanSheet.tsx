@@ -30,7 +30,7 @@ export function PlanSheet({ request, state, onTarget }: { request: BatchRequest;
         {figures.brines.map((brine) => (
           <BrineSheet key={brine.brine.id} figures={brine} design={design} />
         ))}
-        {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} />}
+        {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} pieces={design.pieces} />}
         <Readings figures={figures} facts={state.facts} />
       </div>
       <PlanDates state={state} />

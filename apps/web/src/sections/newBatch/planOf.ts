@@ -31,6 +31,8 @@ function isComplete({ pieces, startsAt, school, ...rest }: BatchRequest): boolea
     rest.meatScaleStepG,
     rest.cureScaleStepG,
     ...pieces.flatMap((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm]),
+    ...(rest.ruleSet === 'house' ? [rest.houseLimit, rest.houseFloor] : []),
+    ...(rest.cure === undefined ? [] : [rest.cure.nitritePercent, rest.cure.nitratePercent, rest.cure.saltPercent]),
     ...(school === 'pumpAndCover' ? [rest.pumpPercent, rest.repumpPercent, rest.pickleSaltPercent, rest.syringeML, rest.spacingMm] : []),
   ];
   return numbers.every((value) => Number.isFinite(value)) && Number.isFinite(Date.parse(startsAt));

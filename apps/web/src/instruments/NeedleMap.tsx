@@ -1,0 +1,64 @@
+import { thicknessMm, widthMm, type PumpMap, type Section } from '@bunkhouse/core';
+import { digits } from '../shell/quantities';
+
+const WIDTH = 480;
+const HEIGHT = 190;
+
+/** Where the needle goes in: on the section, and along the piece. */
+export function NeedleMap({ map, section, lengthMm, mLPerSite }: { map: PumpMap; section: Section; lengthMm: number; mLPerSite: number }) {
+  const wide = widthMm(section);
+  const high = thicknessMm(section);
+  const perMm = Math.min((WIDTH - 40) / (wide + lengthMm), (HEIGHT - 40) / high);
+  const centre = { x: 8 + (wide * perMm) / 2, y: 8 + (high * perMm) / 2 };
+  const along = 8 + wide * perMm + 24;
+  const across = [...new Set(map.section.map((site) => site.xMm))];
+  const both = map.section.some((site) => site.entryYMm < 0);
+  return (
+    <svg
+      className="needle-map"
+      viewBox={`0 0 ${WIDTH} ${high * perMm + 34}`}
+      role="img"
+      aria-label={`Needle sites: ${across.length} across, ${map.alongMm.length} along, ${both ? 'from both sides' : 'from one side'}, ${map.sites} in all, ${digits(mLPerSite, 1)} mL at each`}
+    >
+      {section.shape === 'round' || section.shape === 'ellipse' ? (
+        <ellipse cx={centre.x} cy={centre.y} rx={(wide * perMm) / 2} ry={(high * perMm) / 2} fill="var(--fat)" stroke="var(--ink)" strokeWidth={1.8} />
+      ) : (
+        <rect x={8} y={8} width={wide * perMm} height={high * perMm} rx={6} fill="var(--fat)" stroke="var(--ink)" strokeWidth={1.8} />
+      )}
+      {section.bone !== undefined && (
+        <circle cx={centre.x} cy={centre.y} r={(section.bone.diameterMm * perMm) / 2} fill="var(--bone)" stroke="var(--bone-edge)" strokeWidth={2} />
+      )}
+      {map.section.map((site) => (
+        <g key={`${site.xMm} ${site.entryYMm}`}>
+          <path
+            d={`M${centre.x + site.xMm * perMm} ${centre.y - site.entryYMm * perMm}V${centre.y - site.tipYMm * perMm}`}
+            stroke={site.atBone ? 'var(--ink)' : 'var(--cure)'}
+            strokeWidth={site.atBone ? 3 : 2}
+          />
+          <circle cx={centre.x + site.xMm * perMm} cy={centre.y - site.tipYMm * perMm} r={3.4} fill={site.atBone ? 'var(--ink)' : 'var(--cure)'} />
+        </g>
+      ))}
+      <rect
+        x={along}
+        y={8}
+        width={lengthMm * perMm}
+        height={high * perMm}
+        rx={Math.min(26, (high * perMm) / 3)}
+        fill="var(--fat)"
+        stroke="var(--ink)"
+        strokeWidth={1.8}
+      />
+      {map.alongMm.flatMap((at) =>
+        across.map((x) => (
+          <path key={`${at} ${x}`} d={`M${along + at * perMm - 3} ${centre.y - x * (high / wide) * perMm}h6m-3 -3v6`} stroke="var(--cure)" strokeWidth={1.8} />
+        )),
+      )}
+      <text x={8} y={high * perMm + 28} className="axis faint">
+        the section
+      </text>
+      <text x={along} y={high * perMm + 28} className="axis faint">
+        from above, {both ? 'and the same from below' : 'one side'}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,65 @@
+import type { BenchSheet } from '@bunkhouse/core';
+import { NumberField } from '../../instruments/NumberField';
+import type { Quantity } from '../../shell/quantities';
+import { faultText, useSheetContext } from './useSheet';
+
+type NumberKey = { [K in keyof BenchSheet]-?: BenchSheet[K] extends number | undefined ? K : never }[keyof BenchSheet];
+
+/** A number of the sheet. */
+export function SheetNumber({
+  field,
+  label,
+  optional,
+  hint,
+  ...how
+}: {
+  field: NumberKey;
+  label: string;
+  quantity?: Quantity;
+  sign?: string;
+  decimals?: number;
+  hint?: string | undefined;
+  optional?: boolean;
+  placeholder?: string;
+}) {
+  const { sheet, change, fault } = useSheetContext();
+  const value = sheet[field];
+  const missing = value === undefined && optional === true;
+  const error = missing ? undefined : value === undefined || Number.isNaN(value) ? 'A number, please.' : fault?.field === field ? faultText(fault) : undefined;
+  return (
+    <NumberField
+      label={label}
+      {...how}
+      value={value}
+      hint={hint}
+      error={error}
+      onChange={(next) => change({ [field]: next ?? (optional === true ? undefined : Number.NaN) })}
+    />
+  );
+}
+
+/** One of many, by a list. */
+export function SheetSelect<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: V;
+  options: readonly (readonly [value: V, name: string])[];
+  onChange: (value: V) => void;
+}) {
+  return (
+    <label className="field">
+      <span className="label">{label}</span>
+      <select className="box" value={value} onChange={(event) => onChange(event.target.value as V)}>
+        {options.map(([key, name]) => (
+          <option key={key} value={key}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,104 @@
+import { BENCH_SCHOOLS, benchWaterG, CURE_1, CURING_SALT_06, READY_MIX, type BenchSchool, type BenchSheet, type SaltBases } from '@bunkhouse/core';
+import { Choice } from '../../shell/Choice';
+import { CureFields } from './CureFields';
+import { MeatFields } from './MeatFields';
+import { SheetNumber, SheetSelect } from './SheetNumber';
+import { useSheetContext } from './useSheet';
+import { SCHOOL_WORDS } from './words';
+
+const EVEN: readonly BenchSchool[] = ['equilibrium', 'bag', 'lowStrength', 'saltOnly'];
+const BASES: readonly (readonly [keyof SaltBases, string])[] = [
+  ['ofMeatAndWater', 'of meat and water'],
+  ['ofBrine', 'of the brine'],
+  ['ofWater', 'of the water'],
+];
+
+/** What is wanted: the school decides what is asked. */
+export function WantForm() {
+  const { sheet, change } = useSheetContext();
+  const { school } = sheet;
+  const even = EVEN.includes(school);
+  const pumps = school === 'pumpAndCover' || school === 'pumpSame';
+  const dosed = school !== 'saltOnly' && school !== 'readyMix' && school !== 'lowStrength';
+  return (
+    <section className="panel">
+      <div className="ph">
+        <h2>What I want</h2>
+      </div>
+      <div className="pad">
+        <MeatFields />
+        <SheetSelect
+          label="How it is cured"
+          value={school}
+          options={BENCH_SCHOOLS.map((id) => [id, SCHOOL_WORDS[id][0]] as const)}
+          onChange={(chosen) => change(schoolChange(sheet, chosen))}
+        />
+        <p className="note">{SCHOOL_WORDS[school][1]}</p>
+        {school !== 'dryRub' && (
+          <div className="pair">
+            <SheetNumber field="waterG" label={school === 'pumpAndCover' ? 'Water for the cover' : 'Water, ice counts'} quantity="mass" />
+            <SheetNumber field="days" label="Days in the brine" sign="d" decimals={1} />
+          </div>
+        )}
+        {(even || school === 'pumpAndCover' || school === 'dryRub') && (
+          <div className="pair">
+            <SheetNumber field="saltPercent" label={school === 'dryRub' ? 'Salt, of the meat' : 'Salt'} sign="%" />
+            {school === 'dryRub' ? null : <SheetSelect label="of what" value={sheet.saltBase} options={BASES} onChange={(saltBase) => change({ saltBase })} />}
+          </div>
+        )}
+        {school === 'clock' && <SheetNumber field="salometer" label="Strength, salometer" sign="°" />}
+        {pumps && (
+          <div className="pair">
+            <SheetNumber field="pumpPercent" label="Pump, of green weight" sign="%" />
+            <SheetNumber field="pickleSaltPercent" label={school === 'pumpSame' ? 'Salt, of the brine' : 'Pickle, salt'} sign="%" />
+          </div>
+        )}
+        {school === 'readyMix' && (
+          <div className="pair">
+            <SheetNumber field="labelGPerKg" label="The label says" sign="g per kg" />
+            <Choice label="of" value={sheet.labelPer} options={{ meat: 'Meat', water: 'Water' }} onChange={(labelPer) => change({ labelPer })} />
+          </div>
+        )}
+        <div className="pair">
+          {school !== 'readyMix' && <SheetNumber field="sugarPercent" label={sugarLabel(school)} sign="%" />}
+          {dosed && <SheetNumber field="aimPpm" label="Nitrite aimed at" sign="ppm" />}
+        </div>
+        {school !== 'saltOnly' && <CureFields />}
+        {(school === 'equilibrium' || school === 'bag' || school === 'dryRub') && (
+          <Choice
+            label="Salt in the cure"
+            value={sheet.countCureSalt ? 'counted' : 'extra'}
+            options={{ counted: 'Counted in the salt', extra: 'On top of it' }}
+            onChange={(counted) => change({ countCureSalt: counted === 'counted' })}
+          />
+        )}
+        <div className="pair">
+          <SheetNumber field="meatStepG" label="Big scale steps by" quantity="smallMass" />
+          <SheetNumber field="cureStepG" label="Cure scale steps by" quantity="smallMass" />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+const sugarLabel = (school: BenchSchool): string =>
+  school === 'dryRub'
+    ? 'Sugar, of the meat'
+    : school === 'clock' || school === 'floatTest' || school === 'pumpSame'
+      ? 'Sugar, of the brine'
+      : 'Sugar, of meat and water';
+
+/** A school brings the cure that it is made with, and its usual water. */
+function schoolChange(sheet: BenchSheet, school: BenchSchool): Partial<BenchSheet> {
+  const water = sheet.waterG === benchWaterG(sheet.school, sheet.greenG) ? { waterG: benchWaterG(school, sheet.greenG) } : {};
+  const dilute = sheet.cure.nitritePercent <= 1;
+  const cure =
+    school === 'lowStrength' && !dilute
+      ? CURING_SALT_06
+      : school === 'readyMix' && sheet.cure.nitratePercent === 0
+        ? READY_MIX
+        : school !== 'lowStrength' && school !== 'readyMix' && dilute
+          ? CURE_1
+          : sheet.cure;
+  return { school, cure, ...water };
+}

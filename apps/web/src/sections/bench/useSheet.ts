@@ -1,0 +1,61 @@
+import type { InputError, BenchSheet } from '@bunkhouse/core';
+import { createContext, useCallback, useContext, useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { fromAddress, toAddress } from '../../shell/benchAddress';
+import { FIELD_NAMES } from './words';
+
+export type ChangeSheet = (part: Partial<BenchSheet>) => void;
+
+interface SheetContext {
+  sheet: BenchSheet;
+  change: ChangeSheet;
+  /** what stands in the way of a result */
+  fault: InputError | null;
+}
+
+export const Sheet = createContext<SheetContext | null>(null);
+
+export function useSheetContext(): SheetContext {
+  const context = useContext(Sheet);
+  if (context === null) throw new Error('a field of the bench stands outside its sheet');
+  return context;
+}
+
+/** How long the hands must rest before the address is written, ms: browsers refuse it at every key. */
+const REST_MS = 250;
+/** What a link carries beside the sheet. */
+const CARRIED = ['batch', 'code'];
+
+/** The sheet that stands in the address, and is kept there. */
+export function useSheet(): [BenchSheet, ChangeSheet] {
+  const [params, setParams] = useSearchParams();
+  const [sheet, setSheet] = useState(() => fromAddress(params));
+  const written = useRef(params.toString());
+  useEffect(() => {
+    // Somebody else changed the address: a link, or the way back.
+    if (params.toString() === written.current) return;
+    written.current = params.toString();
+    setSheet(fromAddress(params));
+  }, [params]);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const next = toAddress(sheet);
+      for (const key of CARRIED) {
+        const value = new URLSearchParams(window.location.search).get(key);
+        if (value !== null) next.set(key, value);
+      }
+      if (next.toString() === written.current) return;
+      written.current = next.toString();
+      setParams(next, { replace: true });
+    }, REST_MS);
+    return () => clearTimeout(timer);
+  }, [sheet, setParams]);
+  const change = useCallback<ChangeSheet>((part) => setSheet((was) => ({ ...was, ...part })), []);
+  return [sheet, change];
+}
+
+/** A fault of a computation in the cook’s words. */
+export function faultText(fault: InputError): string {
+  if (/ must be a number\.$/.test(fault.message)) return `${FIELD_NAMES[fault.field] ?? 'A number'} is missing.`;
+  return fault.message.replace(/^[\w.]+(?= must )/, (field) => FIELD_NAMES[field] ?? FIELD_NAMES[fault.field] ?? 'The number');
+}

@@ -1,0 +1,99 @@
+import type { BenchSchool, CureMethod, Product } from '@bunkhouse/core';
+
+export const PRODUCT_NAMES: Readonly<Record<Product, string>> = {
+  'canadian-bacon': 'Canadian bacon',
+  'belly-bacon': 'Belly bacon',
+  'ham-bone-in': 'Bone-in ham',
+  'ham-boned': 'Boned ham',
+  picnic: 'Picnic',
+  'shoulder-bacon': 'Shoulder bacon',
+  pastrami: 'Pastrami',
+  'cured-beef': 'Boiled cured beef',
+};
+
+/** Each school by its name and by what it trades off. */
+export const SCHOOL_WORDS: Readonly<Record<BenchSchool, readonly [name: string, says: string]>> = {
+  equilibrium: ['By weight, until even', 'It lies until meat and brine are even: it cannot become too salty, and the ppm is known. Slow above 70 mm.'],
+  bag: ['In a bag, with little water', 'An even cure with just enough water to reach every side. Turn it daily; what stays in the bag counts as brine.'],
+  pumpAndCover: [
+    'Pump, and a cover of its own',
+    'A strong pickle by the needle and a mild cover that holds it: quick, sure beside the bone, right even if it is left.',
+  ],
+  pumpSame: [
+    'Pump and cover in one brine',
+    'One bucket for needle and tub. What is right for the needle is too much if it is left until even, so the dose is for both.',
+  ],
+  clock: ['Strong pickle, by the clock', 'Old way: a strong brine, pulled in time, then a soak. Quick to mix, but days and thickness decide the dose.'],
+  lowStrength: [
+    'Curing salt as the whole salt',
+    'One thing to weigh: the salt decides, and the nitrite follows from it. Too salty is then also too much nitrite.',
+  ],
+  readyMix: [
+    'Ready mix, by its label',
+    'Salt, sugar, nitrite and often nitrate in one bag. Dose it as the label says; the label also says whether it may be pumped.',
+  ],
+  floatTest: ['Salt until an egg floats', 'Means 10 to 14 % salt: too wide for a dose. Weigh the salt, or read a hydrometer.'],
+  saltOnly: ['Salt only, no cure', 'Fresh salted meat, not a cure: grey, no slow smoke, days and not weeks.'],
+  dryRub: ['Rubbed on, in a bag', 'For comparison: no water, all is counted against the meat alone.'],
+};
+
+export const USE_WORDS: Readonly<Record<CureMethod, string>> = {
+  immersion: 'Not said',
+  even: 'Left until even, or in a bag',
+  clock: 'Pulled by the clock',
+  pumped: 'Pumped, not covered',
+  pumpAndCover: 'Pumped, then covered in it',
+  dry: 'Rubbed on, in a bag',
+};
+
+/** What a cook calls the numbers of a sheet. */
+export const FIELD_NAMES: Readonly<Record<string, string>> = {
+  greenG: 'The weight',
+  meatG: 'The weight',
+  waterG: 'The water',
+  saltPercent: 'The salt',
+  saltPercentOfBrine: 'The pickle',
+  pickleSaltPercent: 'The pickle',
+  percent: 'The salt',
+  degrees: 'The pickle',
+  sugarPercent: 'The sugar',
+  sugarPercentOfBrine: 'The sugar',
+  nitritePpm: 'The nitrite',
+  'target.ppm': 'The nitrite',
+  targetPpm: 'The nitrite',
+  pumpPercent: 'The pump',
+  'target.pumpPercent': 'The pump',
+  labelGPerKg: 'The label’s dose',
+  thicknessMm: 'The thickness',
+  'section.thicknessMm': 'The thickness',
+  'section.diameterMm': 'The thickness',
+  lengthMm: 'The length',
+  pieces: 'The number of pieces',
+  'pieces.0.heightMm': 'The thickness',
+  'container.heightMm': 'The tub’s height',
+  'container.lengthMm': 'The tub’s length',
+  'container.widthMm': 'The tub’s width',
+  'container.diameterMm': 'The tub’s width',
+  coverMm: 'The cover',
+  spacingMm: 'The spacing',
+  syringeML: 'The syringe',
+  pumpedG: 'The weight after the needle',
+  concentratePercent: 'The concentrate',
+  concentrateFraction: 'The concentrate',
+  hotC: 'The hot part',
+  coldC: 'The cold water',
+  targetC: 'The target',
+  potML: 'The pot',
+  cureHours: 'The time in the brine',
+  hours: 'The time in the brine',
+  stepG: 'A scale’s step',
+  meatStepG: 'The big scale’s step',
+  reading: 'The reading',
+  sampleC: 'The sample’s temperature',
+  'house.limit': 'The house limit',
+  'house.bellyLimit': 'The house limit',
+  'house.floor': 'The house floor',
+  'cure.nitritePercent': 'The nitrite of the cure',
+  'cure.nitratePercent': 'The nitrate of the cure',
+  'cure.saltPercent': 'The salt of the cure',
+};

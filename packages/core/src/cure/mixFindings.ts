@@ -1,0 +1,38 @@
+import type { CureMix } from '../ingredients/cureMix.js';
+import type { Finding } from './finding.js';
+import type { Product } from './product.js';
+
+/** Bacon, in which nitrate is not allowed. */
+const BACONS: readonly Product[] = ['belly-bacon', 'canadian-bacon', 'shoulder-bacon'];
+
+/** A ready mix, weak enough to be dosed as its label says. */
+const isDilute = (mix: CureMix): boolean => mix.nitritePercent > 0 && mix.nitritePercent <= 1 && mix.nitratePercent <= 1;
+
+/** What is wrong with a mix for a product and a way of curing, whatever the dose (handbook part 6). */
+export function mixFindings(mix: CureMix, product: Product, pumps: boolean): Finding[] {
+  const found: Finding[] = [];
+  if (mix.nitratePercent > 0 && BACONS.includes(product)) {
+    found.push({ level: 'stop', code: 'nitrate-bacon', message: `${mix.name} holds nitrate, which no bacon may have. Take cure #1.` });
+  } else if (mix.nitratePercent > 0 && !isDilute(mix)) {
+    const message = `${mix.name} holds nitrate, which is for long dry cures: in a wet cure of days it does not turn into nitrite in time. Take cure #1.`;
+    found.push({ level: 'stop', code: 'nitrate-short', message });
+  } else if (mix.nitratePercent > 0) {
+    found.push({
+      level: 'warn',
+      code: 'nitrate',
+      message: `${mix.name} holds nitrate as well. It is dosed by its label and by nothing else; never for bacon.`,
+    });
+  }
+  if (mix.nitritePercent >= 50) {
+    const message = 'Pure sodium nitrite is a poison by the gram and is not weighed in a kitchen. Take a cure that is mixed with salt and dyed.';
+    found.push({ level: 'stop', code: 'pure-nitrite', message });
+  }
+  if (pumps && mix.mayPump === false) {
+    found.push({
+      level: 'stop',
+      code: 'may-not-pump',
+      message: `The label of ${mix.name} does not let it be pumped. Cover with it, or take cure #1 for the needle.`,
+    });
+  }
+  return found;
+}
