@@ -12,6 +12,21 @@ const CALLS: [name: string, call: () => unknown][] = [
   ['ingoingNitrite', () => core.ingoingNitrite({ basis: 'dry', nitriteG: 1, meatG: null as unknown as number })],
   ['cureForNitrite', () => core.cureForNitrite({ basis: 'dry', targetPpm: 150, meatG: 1000, cure: null as unknown as core.CureMix })],
   ['judgeNitrite', () => core.judgeNitrite({ ppm: -1, product: 'picnic', ruleSet: 'us', method: 'pumped' })],
+  ['readHydrometer', () => core.readHydrometer({ scale: 'salometer', reading: -1, sampleC: 15 })],
+  ['splitWater', () => core.splitWater({ totalWaterG: Number.NaN, concentrateFraction: 0.3, hotC: 95, coldC: 10, targetC: 3 })],
+  ['coverBrine', () => core.coverBrine({ container: undefined as unknown as core.Container, pieces: [{ massG: 1, heightMm: 1 }] })],
+  ['holdDownG', () => core.holdDownG({ pieces: [{ massG: -1 }], brineDensity: 1.05 })],
+  [
+    'auditRecipe',
+    () =>
+      core.auditRecipe({
+        lines: [{ ingredient: 'water', amount: 1, unit: 'fathom' as core.Unit }],
+        meatG: 1,
+        method: 'immersion',
+        product: 'picnic',
+        ruleSet: 'us',
+      }),
+  ],
   ['pumpPercent', () => core.pumpPercent({ greenG: 1000, pumpedG: 900 })],
   [
     'pumpPlan',

@@ -56,10 +56,11 @@ export function fromAddress(params: URLSearchParams): BenchSheet {
   const product = PRODUCTS.find((known) => known === params.get('product')) ?? 'canadian-bacon';
   const sheet: Record<string, unknown> = { ...usualSheet(product) };
   for (const [key, text] of params) {
+    if (!Object.hasOwn(sheet, key) && !OPTIONAL.includes(key as keyof BenchSheet)) continue;
     const choices = CHOICES[key as keyof BenchSheet];
     if (choices !== undefined) sheet[key] = choices.includes(text) ? text : sheet[key];
     else if (key === 'text') sheet.text = text.slice(0, LONGEST_TEXT);
-    else if (key === 'cure') sheet.cure = CURE_MIXES[text] ?? cureOfLabel(text) ?? sheet.cure;
+    else if (key === 'cure') sheet.cure = (Object.hasOwn(CURE_MIXES, text) ? CURE_MIXES[text] : cureOfLabel(text)) ?? sheet.cure;
     else if (typeof sheet[key] === 'boolean') sheet[key] = text === 'true';
     else if (typeof sheet[key] === 'number' || OPTIONAL.includes(key as keyof BenchSheet)) {
       const value = Number(text);

@@ -262,6 +262,19 @@ function inTub(sheet: BenchSheet, { audit }: WorkedRecipe): Tub {
   };
 }
 
+/** Water with which the brine just covers the pieces in the tub, g to 50 g; null where that cannot be said. */
+export function waterToCoverG(sheet: BenchSheet): number | null {
+  let { waterG } = sheet;
+  // More water also means more salt: a few rounds come to it from below.
+  for (let i = 0; i < 6; i += 1) {
+    const { tub } = workOut({ ...sheet, waterG });
+    if (tub === null || !('value' in tub) || tub.value.cover === null) return null;
+    if (tub.value.covered) return waterG;
+    waterG = Math.ceil((waterG + tub.value.cover.brineML - tub.value.brineML) / 50) * 50;
+  }
+  return null;
+}
+
 function containerOf({ tub, tubLengthMm, tubWidthMm, tubHeightMm }: BenchSheet): Container | null {
   if (tub === 'bag') return null;
   if (tub === 'round') return { shape: 'round', diameterMm: tubLengthMm, heightMm: tubHeightMm };

@@ -30,6 +30,9 @@ export interface EquilibriumBrine extends BrineStrength {
   nitritePpmEverything: number;
 }
 
+/** A curing salt may be the whole salt: then no more than rounding is left to weigh. Far below what a scale shows, g. */
+const ROUNDING_G = 1e-3;
+
 /**
  * The brine in which a piece may lie until everything is even and then has the salt that was asked for (handbook parts 4, 7).
  * With brine B = water + salt + sugar + cure and meat M, the nitrite N = target × (M + B); B depends on N through the cure, so the
@@ -62,7 +65,7 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
   const base = everything ? meatG + brineG : meatPlusWaterG;
   const cureG = cureKnownG + perEverything * (meatG + brineG);
   const saltG = salt * base - counted * cureG;
-  if (saltG < -1e-9) {
+  if (saltG < -ROUNDING_G) {
     throw new InputError('saltPercent', `The cure alone brings ${(counted * cureG).toFixed(1)} g of salt, more than ${p.saltPercent} % asks for.`);
   }
   const nitriteG = cureG * share;

@@ -42,13 +42,16 @@ function slab(fo: number): number {
   return 1 - left;
 }
 
-/** Long cylinder, mean: 1 − Σ 4 ÷ αn² · exp(−αn² Fo), αn the zeros of J0 (McMahon's expansion). */
+/** First zeros of the Bessel function J0 [P: Abramowitz and Stegun]; McMahon's expansion gives the rest. */
+const J0_ZEROS = [2.404825558, 5.52007811, 8.653727913, 11.79153444];
+
+/** Long cylinder, mean: 1 − Σ 4 ÷ αn² · exp(−αn² Fo), αn the zeros of J0. */
 function cylinder(fo: number): number {
   if (fo < 0.01) return 4 * Math.sqrt(fo / Math.PI) - fo;
   let left = 0;
   for (let n = 1; n <= TERMS; n += 1) {
     const b = (n - 0.25) * Math.PI;
-    const zero = b + 1 / (8 * b) - 124 / (3 * (8 * b) ** 3) + 120928 / (15 * (8 * b) ** 5);
+    const zero = J0_ZEROS[n - 1] ?? b + 1 / (8 * b) - 124 / (3 * (8 * b) ** 3);
     left += (4 / zero ** 2) * Math.exp(-(zero ** 2) * fo);
   }
   return 1 - left;

@@ -1,4 +1,5 @@
-import { type BenchSheet, type Figure, type Part, type Tub, type TubShape } from '@bunkhouse/core';
+import { type BenchSheet, type Figure, type Part, type Tub, type TubShape, waterToCoverG } from '@bunkhouse/core';
+import { useMemo } from 'react';
 import { Hero } from '../../instruments/Hero';
 import { piecesLie, TubPicture } from '../../instruments/TubPicture';
 import { Working } from '../../instruments/Working';
@@ -41,6 +42,8 @@ export function TubPanel({ sheet, tub, change, figures }: { sheet: BenchSheet; t
 function InTub({ sheet, tub, change }: { sheet: BenchSheet; tub: Tub; change: ChangeSheet }) {
   const preferences = usePreferences();
   const { cover } = tub;
+  const short = cover !== null && !tub.covered && sheet.door === 'want';
+  const waterG = useMemo(() => (short ? waterToCoverG(sheet) : null), [short, sheet]);
   return (
     <>
       {cover !== null && <TubPicture tub={tub} pieceLengthMm={sheet.lengthMm} name={PRODUCT_NAMES[sheet.product]} />}
@@ -64,17 +67,14 @@ function InTub({ sheet, tub, change }: { sheet: BenchSheet; tub: Tub; change: Ch
             : 'It sinks in this brine. Turn it daily all the same: lying on its side closes that side.'}
         </li>
       </ul>
-      {cover !== null && !tub.covered && sheet.door === 'want' && sheet.school !== 'dryRub' && (
-        <button type="button" className="btn" onClick={() => change({ waterG: enoughWaterG(sheet, tub) })}>
-          Take {inWords(enoughWaterG(sheet, tub), 'mass', preferences)} of water, to cover it
+      {waterG !== null && (
+        <button type="button" className="btn" onClick={() => change({ waterG })}>
+          Take {inWords(waterG, 'mass', preferences)} of water, to cover it
         </button>
       )}
     </>
   );
 }
-
-/** Water that covers it: the brine grows with its water. */
-const enoughWaterG = ({ waterG }: BenchSheet, { cover, brineML }: Tub): number => Math.ceil((waterG * ((cover?.brineML ?? 0) / brineML)) / 50) * 50;
 
 interface Sentence {
   text: string;

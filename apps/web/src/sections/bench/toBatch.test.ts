@@ -1,0 +1,84 @@
+import { toDesign } from '@bunkhouse/api';
+import { CURING_SALT_06, planBatch, processFor, readRecipe, usualSheet, workOut, type BenchSheet, type WorkedRecipe } from '@bunkhouse/core';
+import { correctedText, sheetText } from './sheetText';
+import { toBatch } from './toBatch';
+
+const ASKED = { id: '3b241101-e2bb-4255-8caf-4136c566a962', by: 'Juno', startsAt: '2026-10-05T07:00:00.000Z' };
+const SPOONS = '2 1/2 cups coarse salt, 1 gal water, 3 tbsp pink cure #1, 1 cup brown sugar';
+const ANSWERS = { gallon: 'us', spoons: 'level', 'coarse-salt': 'coarse-salt-flake' };
+
+const batchOf = (sheet: BenchSheet) => toBatch(sheet, workOut(sheet), ASKED);
+const reasonOf = (sheet: BenchSheet) => {
+  const made = batchOf(sheet);
+  return 'reason' in made ? made.reason : null;
+};
+const recipeOf = (sheet: BenchSheet): WorkedRecipe => {
+  const { recipe } = workOut(sheet);
+  if ('fault' in recipe) throw recipe.fault;
+  return recipe.value;
+};
+/** Grams of the batch's own mixing sheet. */
+const mixed = (sheet: BenchSheet) => {
+  const made = batchOf(sheet);
+  if ('reason' in made) throw new Error(made.reason);
+  return planBatch(processFor(made.request.product), toDesign(made.request)).figures;
+};
+
+describe('starting a batch from a sheet', () => {
+  test('an even cure is mixed to the same grams', () => {
+    const sheet: BenchSheet = { ...usualSheet('canadian-bacon'), greenG: 3100, aimPpm: 140, sugarPercent: 1.4 };
+    const [brine] = mixed(sheet).brines;
+    const grams = recipeOf(sheet).lines.map((line) => line.amount);
+    expect([brine?.brine.waterG, brine?.brine.saltG, brine?.brine.sugarG, brine?.brine.cureG].map((g) => g?.toFixed(2))).toEqual(
+      grams.map((g) => g.toFixed(2)),
+    );
+  });
+
+  test('pump and cover as well, with house rules', () => {
+    const sheet: BenchSheet = { ...usualSheet('ham-bone-in'), ruleSet: 'house', houseLimit: 160, houseFloor: 90, aimPpm: 120 };
+    const { nitrite, brines } = mixed(sheet);
+    expect(nitrite.judgement).toMatchObject({ limit: 160, floor: 90, verdict: 'ok' });
+    expect(brines.map(({ brine }) => brine.cureG.toFixed(1))).toEqual([
+      recipeOf(sheet).lines[3]?.amount.toFixed(1),
+      recipeOf(sheet).coverLines?.[3]?.amount.toFixed(1),
+    ]);
+  });
+
+  test('a curing salt keeps its label', () => {
+    const sheet: BenchSheet = { ...usualSheet('pastrami'), school: 'lowStrength', cure: CURING_SALT_06 };
+    const [brine] = mixed(sheet).brines;
+    expect(brine?.brine.cureG).toBeCloseTo(recipeOf(sheet).lines.find((line) => line.ingredient === CURING_SALT_06.name)?.amount ?? 0, 1);
+    expect(brine?.brine.saltG).toBeCloseTo(0, 3);
+  });
+
+  test('a spoon recipe put right becomes a batch with the grams that were read', () => {
+    const sheet: BenchSheet = { ...usualSheet('canadian-bacon'), door: 'have', text: SPOONS, answers: ANSWERS, use: 'even' };
+    expect(reasonOf(sheet)).toMatch(/Stop/);
+    const right = { ...sheet, text: correctedText(sheet, readRecipe(SPOONS, ANSWERS).lines, recipeOf(sheet)) };
+    expect(right.text.split('\n')[2]).toMatch(/^16\.\d g Cure #1$/);
+    const { nitrite, brines } = mixed(right);
+    expect(nitrite.judgement.verdict).toBe('ok');
+    expect(nitrite.applies.value).toBeCloseTo(150, 0);
+    expect(brines[0]?.brine.waterG).toBeCloseTo(recipeOf(right).audit.brine.waterG, 0);
+  });
+
+  test('says why it cannot be', () => {
+    const sheet = usualSheet('canadian-bacon');
+    expect(reasonOf({ ...sheet, door: 'have', text: SPOONS })).toMatch(/open questions/);
+    expect(reasonOf({ ...sheet, door: 'have', text: '' })).toMatch(/no recipe/);
+    expect(reasonOf({ ...sheet, door: 'have', text: '4 kg water, 300 g salt, 60 g cure #1' })).toMatch(/dose right/);
+    expect(reasonOf({ ...sheet, school: 'saltOnly' })).toMatch(/no cure/);
+    expect(reasonOf({ ...sheet, school: 'clock' })).toMatch(/left until even/);
+    expect(reasonOf(usualSheet('picnic'))).toMatch(/Picnic cannot be planned/);
+    expect(reasonOf({ ...sheet, aimPpm: 300 })).toMatch(/Stop/);
+  });
+});
+
+describe('the sheet as text', () => {
+  test('holds every weight, the figure that applies and the caution', () => {
+    const sheet = usualSheet('ham-bone-in');
+    const text = sheetText(sheet, recipeOf(sheet));
+    for (const word of ['Pump pickle', 'Cover brine', 'Cure #1', 'Ingoing nitrite 150.0 ppm', 'limit 200', 'inspector']) expect(text).toContain(word);
+    expect(text).not.toMatch(/NaN|undefined/);
+  });
+});
