@@ -1,6 +1,9 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 
+/** The Bench with a recipe that asks questions. */
+const HAVE = '/bench?product=ham-bone-in&door=have&text=1+gal+water%2C+1+cup+salt%2C+3+tsp+cure';
+
 async function firstBatch(page: Page, station: string): Promise<string> {
   const link = page.getByRole('navigation', { name: 'Batches on the rail' }).getByRole('link', { name: new RegExp(`at ${station},`) });
   return (await link.first().getAttribute('href')) ?? '/';
@@ -118,7 +121,7 @@ for (const [scheme, width, height] of [
     await page.goto('/');
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     const batches = [await firstBatch(page, 'Cure'), await firstBatch(page, 'Prep'), await firstBatch(page, 'Chill')];
-    for (const path of ['/', '/new', '/ledger', '/guide', ...batches]) {
+    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', ...batches]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.locator('#main .page')).toBeVisible();

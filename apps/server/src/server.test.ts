@@ -66,6 +66,24 @@ async function started(): Promise<BatchResponse> {
 }
 
 describe('batches', () => {
+  test('a cure that may not be pumped, or holds nitrate, is refused for what it is; the house’s limits hold', async () => {
+    const ours = { name: 'Ours', nitritePercent: 4, nitratePercent: 1, saltPercent: 95 };
+    const refused = await http()
+      .post('/api/batches')
+      .send({ ...loin(), cure: ours });
+    expect(refused.status).toBe(400);
+    expect(refused.body.message).toMatch(/nitrate, which no bacon may have/);
+    const house = { ...loin(), ruleSet: 'house', houseLimit: 140, houseFloor: 80 };
+    const over = await http().post('/api/batches').send(house);
+    expect(over.status).toBe(400);
+    expect(over.body.message).toMatch(/over the limit of 140/);
+    const made = await http()
+      .post('/api/batches')
+      .send({ ...house, nitritePpm: 110, cure: { ...ours, nitratePercent: 0, saltPercent: 96 } });
+    expect(made.status).toBe(201);
+    expect(made.body.design).toMatchObject({ cure: { name: 'Ours' }, house: { limit: 140 } });
+  });
+
   test('a batch is started, coded, listed and found again', async () => {
     const batch = await started();
     expect(batch.code).toMatch(/^CB-\d{3}$/);

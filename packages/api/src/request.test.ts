@@ -36,7 +36,22 @@ describe('a batch request', () => {
     expect(design.school).toEqual({ kind: 'equilibrium', waterG: 1200 });
   });
 
+  test('a cure by its label and the house’s own rules become part of the design', () => {
+    const cure = { name: 'Ours', nitritePercent: 4, nitratePercent: 0, saltPercent: 96, mayPump: false };
+    const body = { ...loin, cure, ruleSet: 'house', houseLimit: 140, houseFloor: 80 };
+    expect(faults(BatchRequest, body)).toEqual([]);
+    expect(toDesign(plainToInstance(BatchRequest, body))).toMatchObject({ cure, ruleSet: 'house', house: { limit: 140, bellyLimit: 140, floor: 80 } });
+    expect(toDesign(plainToInstance(BatchRequest, loin))).toMatchObject({ cure: { name: 'Cure #1' } });
+    expect(toDesign(plainToInstance(BatchRequest, loin)).house).toBeUndefined();
+  });
+
   test.each([
+    ['cure', { cure: 'the pink one' }],
+    ['cure', { cure: { name: 'Ours', nitritePercent: 60, nitratePercent: 0, saltPercent: 40 } }],
+    ['cure', { cure: { name: '', nitritePercent: 6, nitratePercent: 0, saltPercent: 94 } }],
+    ['cure', { cure: { name: 'Ours', nitritePercent: 6, nitratePercent: 0 } }],
+    ['houseLimit', { ruleSet: 'house', houseFloor: 80 }],
+    ['houseFloor', { ruleSet: 'house', houseLimit: 80, houseFloor: 'none' }],
     ['product', { product: 'tofu' }],
     ['pieces', { pieces: [] }],
     ['pieces', { pieces: 'a leg' }],

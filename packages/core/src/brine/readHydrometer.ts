@@ -125,18 +125,31 @@ function densityFelt({ scale, reading }: HydrometerReading, calibrationC: number
   }
 }
 
-/** The salt that gives a density, found by halving: density rises with salt at every sugar and temperature. */
+/** A density is found to this, g/mL: a millionth of a percent of salt. */
+const CLOSE = 1e-10;
+
+/**
+ * The salt that gives a density. Density rises with salt at every sugar and temperature, nearly straight, so the false position rule
+ * (Illinois) finds it in a handful of steps.
+ */
 function saltOfDensity(density: number, sugarPercent: number, temperatureC: number): number | 'tooLight' | 'tooDense' {
-  const at = (saltPercent: number) => brineDensity({ saltPercent, sugarPercent, temperatureC });
+  const off = (saltPercent: number) => brineDensity({ saltPercent, sugarPercent, temperatureC }) - density;
   const ROUNDING = 2e-4;
-  if (density < at(0)) return density < at(0) - ROUNDING ? 'tooLight' : 0;
-  if (density > at(SATURATED_SALT_PERCENT)) return density > at(SATURATED_SALT_PERCENT) + ROUNDING ? 'tooDense' : SATURATED_SALT_PERCENT;
-  let low = 0;
-  let high = SATURATED_SALT_PERCENT;
-  for (let i = 0; i < 40; i += 1) {
-    const middle = (low + high) / 2;
-    if (at(middle) < density) low = middle;
-    else high = middle;
+  let [low, lowOff] = [0, off(0)];
+  let [high, highOff] = [SATURATED_SALT_PERCENT, off(SATURATED_SALT_PERCENT)];
+  if (lowOff >= 0) return lowOff > ROUNDING ? 'tooLight' : 0;
+  if (highOff <= 0) return highOff < -ROUNDING ? 'tooDense' : SATURATED_SALT_PERCENT;
+  for (let i = 0; i < 80; i += 1) {
+    const salt = high - (highOff * (high - low)) / (highOff - lowOff);
+    const saltOff = off(salt);
+    if (Math.abs(saltOff) < CLOSE) return salt;
+    if (saltOff < 0) {
+      [low, lowOff] = [salt, saltOff];
+      highOff /= 2;
+    } else {
+      [high, highOff] = [salt, saltOff];
+      lowOff /= 2;
+    }
   }
   return (low + high) / 2;
 }

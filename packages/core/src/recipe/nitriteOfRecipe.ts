@@ -191,6 +191,24 @@ export function targetPpm(p: AuditParams, { floor, limit }: NitriteJudgement): n
   return Math.max(floor, Math.floor(limit * 0.75));
 }
 
+/** One figure of a changed recipe, as a bare number. */
+function figureOf(id: string, p: AuditParams, brine: Bucket, whole: Whole, meat: Measured): number {
+  const inBrine = brine.nitrite.value / brine.all.value;
+  const even = whole.nitrite.value / (meat.value + whole.all.value);
+  switch (id) {
+    case 'nitrite-pumped':
+      return (inBrine * (p.pumpPercent ?? 0) * 1e6) / 100;
+    case 'nitrite-pick-up':
+      return (inBrine * (p.pickUpPercent ?? USUAL_PICK_UP_PERCENT) * 1e6) / 100;
+    case 'nitrite-dry':
+      return (whole.nitrite.value / meat.value) * 1e6;
+    case 'nitrite-at-pull':
+      return p.section === undefined ? even * 1e6 : Math.min(even, (whole.nitrite.value / whole.all.value) * uptakeFraction(p.section, p.cureHours ?? 0)) * 1e6;
+    default:
+      return even * 1e6;
+  }
+}
+
 /** What the cure lines are to be multiplied by for the target, found from the figure itself: more cure also makes more brine. */
 export function correction(p: AuditParams, brine: Bucket, cover: Bucket | null, { applies, judgement }: NitriteFigures): Correction | null {
   if (applies.value <= 0) return null;
@@ -204,10 +222,13 @@ export function correction(p: AuditParams, brine: Bucket, cover: Bucket | null, 
     });
     const meat = exactly(p.meatG);
     const changed = more(brine);
-    const figures = figuresOf(p, changed, together(p, changed, cover === null ? null : more(cover), meat), meat);
-    return Object.values(figures).find((figure) => figure.id === applies.id)?.value ?? applies.value;
+    return figureOf(applies.id, p, changed, together(p, changed, cover === null ? null : more(cover), meat), meat);
   };
   let factor = ppm / applies.value;
-  for (let i = 0; i < 6; i += 1) factor *= ppm / withFactor(factor);
+  for (let i = 0; i < 8; i += 1) {
+    const missed = ppm / withFactor(factor);
+    factor *= missed;
+    if (Math.abs(missed - 1) < 1e-9) break;
+  }
   return { ppm, factor, cureG: factor * cures.reduce((sum, bucket) => sum + bucket.cure.value, 0) };
 }

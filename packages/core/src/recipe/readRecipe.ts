@@ -43,15 +43,15 @@ const LEAST_MEAT_G = 200;
  * @example readRecipe('2 1/2 tbsp coarse salt, 1 gal water, 1 tsp pink cure #1').questions.map((q) => q.id) // ['coarse-salt', 'spoons', 'gallon']
  */
 export function readRecipe(text: string, answers: Answers = {}, own: readonly CureMix[] = []): ReadRecipe {
-  const segments = segmentsOf(text);
+  const { segments, left } = segmentsOf(text);
   const asked = new Set<QuestionId>();
-  const lines = segments.slice(0, MOST_RECIPE_LINES).map((segment) => readSegment(segment, answers, asked, own));
+  const lines = segments.map((segment) => readSegment(segment, answers, asked, own));
   const meat = lines.flatMap(({ meatG }) => (meatG === undefined ? [] : [meatG]));
   return {
     lines: lines.map(({ meatG: _meatG, ...line }) => line),
     meatG: meat.length === 0 ? null : meat.reduce((a, b) => a + b, 0),
     questions: [...asked].map((id) => QUESTIONS[id]),
-    left: Math.max(0, segments.length - MOST_RECIPE_LINES),
+    left,
   };
 }
 
@@ -66,26 +66,37 @@ const LEVEL = '(?:(level|scant|heaped|heaping|rounded|generous)\\s+)?';
 const SYSTEM = '(?:(us|u\\.s\\.|american|imperial|imp\\.?|uk|british)\\s+)?';
 const AMOUNT = new RegExp(`(${NUMBER})(?:\\s*(?:-|–|—|\\bto\\b|\\bor\\b)\\s*(${NUMBER}))?\\s*${LEVEL}${SYSTEM}(?:(${UNITS})(?![\\p{L}])\\.?)?`, 'iu');
 
-/** Splits at line ends and semicolons, at commas that are not inside a number, and before a second amount. */
-function segmentsOf(text: string): string[] {
+/** A line longer than this is no line of a recipe. */
+const LONGEST_LINE = 300;
+
+/**
+ * Splits at line ends and semicolons, at commas that are not inside a number, and before a second amount. Stops a little past the most
+ * lines that are read: the rest are only counted.
+ */
+function segmentsOf(text: string): { segments: string[]; left: number } {
   const found: string[] = [];
-  for (const row of text.split(/[\n\r;]+/)) {
-    for (const part of row.split(/,(?!\d)|(?<!\d),/)) {
-      const words = part
-        .replace(/\p{Extended_Pictographic}|\u200d|\ufe0f/gu, ' ')
-        .replace(/^\s*(?:[-–—•*·▪◦☐✓✔]\s*|\d{1,2}[.)]\s+)+(?=\S)/u, '')
-        .trim();
-      if (words === '') continue;
-      if (DESCRIBING.test(words.toLowerCase()) && found.length > 0) found[found.length - 1] += `, ${words}`;
-      else found.push(...splitSums(words));
-    }
+  const parts = text.split(/[\n\r;]+|,(?!\d)|(?<!\d),/).filter((part) => part.trim() !== '');
+  let next = 0;
+  for (; next < parts.length && found.length <= MOST_RECIPE_LINES; next += 1) {
+    const words = partWords(parts[next] ?? '');
+    if (words === '') continue;
+    if (DESCRIBING.test(words.toLowerCase()) && found.length > 0) found[found.length - 1] += `, ${words}`;
+    else found.push(...(words.length > LONGEST_LINE ? [words] : splitSums(words)));
   }
-  return found;
+  return { segments: found.slice(0, MOST_RECIPE_LINES), left: Math.max(0, found.length - MOST_RECIPE_LINES) + parts.length - next };
 }
+
+/** Without pictures, bullets and numbering. */
+const partWords = (part: string): string =>
+  part
+    .slice(0, 2 * LONGEST_LINE)
+    .replace(/\p{Extended_Pictographic}|\u200d|\ufe0f/gu, ' ')
+    .replace(/^\s*(?:[-–—•*·▪◦☐✓✔]\s*|\d{1,2}[.)]\s+)+(?=\S)/u, '')
+    .trim();
 
 /** `2 cups salt and 1 cup sugar` are two lines; `1 cup plus 2 tbsp salt` is one. */
 function splitSums(words: string): string[] {
-  const parts = words.split(new RegExp(`\\s+(?:and|plus|&|\\+)\\s+(?=${NUMBER})`, 'iu'));
+  const parts = words.split(SECOND_THING);
   const lines: string[] = [];
   let carried = '';
   for (const part of parts) {
@@ -101,6 +112,8 @@ function splitSums(words: string): string[] {
   return lines;
 }
 
+const SECOND_THING = new RegExp(`\\s+(?:and|plus|&|\\+)\\s+(?=${NUMBER})`, 'iu');
+
 interface Amount {
   value: number;
   low: number;
@@ -111,6 +124,7 @@ interface Amount {
 }
 
 function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own: readonly CureMix[]): ReadLine & { meatG?: number } {
+  if (text.length > LONGEST_LINE) return { text, line: null, fault: 'That line is too long to be read. Break it up.', needed: true };
   const words = partsJoined(wordsToNumbers(text));
   const amounts: Amount[][] = [];
   let rest = ` ${words} `;
@@ -268,7 +282,7 @@ function unitsOf({ measure, system }: Amount, answers: Answers, asked: Set<Quest
 /** The numbers of a match: one way to read them, or two where a comma is open. */
 function amountsOf(match: RegExpExecArray, answers: Answers, asked: Set<QuestionId>): Amount[] {
   const [whole = '', from = '', to, level, system, unit] = match;
-  const measure = measureOf(unit, whole);
+  const measure = measureOf(unit);
   const heaped = level === undefined ? null : !/level|scant/i.test(level);
   const from_ = system === undefined ? null : /us|u\.s|amer/i.test(system) ? ('us' as const) : ('imperial' as const);
   return numbersOf(from, answers, asked).map((value): Amount => {
@@ -297,13 +311,9 @@ function numbersOf(text: string, answers: Answers, asked: Set<QuestionId>): numb
   return [read(lastComma > plain.lastIndexOf('.') && !/^\d{1,3}(,\d{3})+$/.test(plain) ? ',' : '.')];
 }
 
-function measureOf(word: string | undefined, whole: string): Measure | null {
-  // A lone t is a teaspoon and a lone T a tablespoon; c is a cup.
-  const lone = /(?:^|[\s\d])([tTcC])\.?$/.exec(whole.trim());
-  if (word === undefined && lone !== null) return null;
-  if (word === undefined) return null;
-  return MEASURE_WORDS.find(([pattern]) => new RegExp(`^(?:${pattern})$`, 'i').test(word))?.[1] ?? null;
-}
+const MEASURES = MEASURE_WORDS.map(([pattern, measure]) => [new RegExp(`^(?:${pattern})$`, 'i'), measure] as const);
+
+const measureOf = (word: string | undefined): Measure | null => (word === undefined ? null : (MEASURES.find(([pattern]) => pattern.test(word))?.[1] ?? null));
 
 /** `1 lb 4 oz` is a sum; of `1 cup (250 g)` the weight counts. */
 function partsJoined(words: string): string {
@@ -325,18 +335,18 @@ const withoutLabels = (part: string): string =>
     .replace(/\b(cure|curing salt|pink salt)\s+[12]\b/gi, (found) => found.replace(/[12]/, '#'))
     .replace(/\d+(?:[.,]\d+)?\s?(?:%|percent\b)/gi, (found) => ' '.repeat(found.length));
 
+const NUMBER_WORD = new RegExp(`\\b(${Object.keys(NUMBER_WORDS).join('|')})\\b(?=\\s+(?:and|heaped|heaping|level|${UNITS})\\b)`, 'gi');
+const ONE_OF = new RegExp(`^\\s*an? (?=(?:heaped |heaping |level |rounded )?(?:${UNITS})\\b)`, 'i');
+
 /** Numbers in words become digits; `t`, `T` and `c` after a number become words. */
 function wordsToNumbers(text: string): string {
   return text
     .replace(/[\u2018\u2019]/g, "'")
     .replace(/\bhalf (?:of )?(?:an? )?/gi, '1/2 ')
     .replace(/\b(?:a )?quarter (?:of )?(?:an? )?(?=cup|tea|table|tsp|tbsp|lb|pound|gal|oz|ounce|kilo|kg|lit)/gi, '1/4 ')
-    .replace(
-      new RegExp(`\\b(${Object.keys(NUMBER_WORDS).join('|')})\\b(?=\\s+(?:and|heaped|heaping|level|${UNITS})\\b)`, 'gi'),
-      (word) => NUMBER_WORDS[word.toLowerCase()] ?? word,
-    )
+    .replace(NUMBER_WORD, (word) => NUMBER_WORDS[word.toLowerCase()] ?? word)
     .replace(/\b(\d+) and (?=\d+\/\d)/g, '$1 ')
-    .replace(new RegExp(`^\\s*an? (?=(?:heaped |heaping |level |rounded )?(?:${UNITS})\\b)`, 'i'), '1 ')
+    .replace(ONE_OF, '1 ')
     .replace(/(\d\s*)T\b\.?(?=\s)/g, '$1tbsp')
     .replace(/(\d\s*)t\b\.?(?=\s)/g, '$1tsp')
     .replace(/(\d\s*)[cC]\b\.?(?=\s)/g, '$1cup');

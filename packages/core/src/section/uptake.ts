@@ -5,6 +5,8 @@ import { thicknessMm, type Section } from './section.js';
 export const LEAN_DIFFUSIVITY = 3e-10;
 
 const TERMS = 60;
+/** A term of a series that no longer matters. */
+const NOTHING = 1e-12;
 
 /**
  * How much of what an endless brine would give in the end has entered after some hours, 0 to 1, as a mean over the section: the
@@ -37,7 +39,9 @@ function slab(fo: number): number {
   let left = 0;
   for (let n = 0; n < TERMS; n += 1) {
     const k = (2 * n + 1) * Math.PI;
-    left += (8 / k ** 2) * Math.exp((-(k ** 2) * fo) / 4);
+    const term = (8 / k ** 2) * Math.exp((-(k ** 2) * fo) / 4);
+    left += term;
+    if (term < NOTHING) break;
   }
   return 1 - left;
 }
@@ -52,7 +56,9 @@ function cylinder(fo: number): number {
   for (let n = 1; n <= TERMS; n += 1) {
     const b = (n - 0.25) * Math.PI;
     const zero = J0_ZEROS[n - 1] ?? b + 1 / (8 * b) - 124 / (3 * (8 * b) ** 3);
-    left += (4 / zero ** 2) * Math.exp(-(zero ** 2) * fo);
+    const term = (4 / zero ** 2) * Math.exp(-(zero ** 2) * fo);
+    left += term;
+    if (term < NOTHING) break;
   }
   return 1 - left;
 }

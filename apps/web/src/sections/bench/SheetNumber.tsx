@@ -1,4 +1,5 @@
 import type { BenchSheet } from '@bunkhouse/core';
+import { useId } from 'react';
 import { NumberField } from '../../instruments/NumberField';
 import type { Quantity } from '../../shell/quantities';
 import { faultText, useSheetContext } from './useSheet';
@@ -50,16 +51,19 @@ export function SheetSelect<V extends string>({
   options: readonly (readonly [value: V, name: string])[];
   onChange: (value: V) => void;
 }) {
+  const id = useId();
   return (
-    <label className="field">
-      <span className="label">{label}</span>
-      <select className="box" value={value} onChange={(event) => onChange(event.target.value as V)}>
+    <div className="field">
+      <label className="label" htmlFor={id}>
+        {label}
+      </label>
+      <select id={id} className="box" value={value} onChange={(event) => onChange(event.target.value as V)}>
         {options.map(([key, name]) => (
           <option key={key} value={key}>
             {name}
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }
