@@ -29,6 +29,20 @@ await picture('batch-cure', curing);
 await picture('batch-cure-night', curing, { scheme: 'dark' });
 await picture('batch-mixing', at('canadian-bacon', 'weigh'));
 await picture('batch-chill', at('canadian-bacon', 'into-cold'));
+const spoons = new URLSearchParams({
+  product: 'canadian-bacon',
+  door: 'have',
+  use: 'even',
+  text: '2 1/4 cups coarse salt\n1 gal water\n2 tbsp pink cure #1\n3/4 cup brown sugar, packed\n2 tbsp peppercorns',
+  'answer.gallon': 'us',
+  'answer.spoons': 'level',
+  'answer.coarse-salt': 'coarse-salt-flake',
+});
+const ham = 'product=ham-bone-in&greenG=7800&waterG=16000&tub=round&tubLengthMm=380&tubHeightMm=300&floatReading=58&floatC=18&floatSugarPercent=4';
+await picture('bench', '/bench');
+await picture('bench-audit', `/bench?${spoons.toString()}`);
+await picture('bench-ham', `/bench?${ham}`, { height: 1100, before: (page) => page.getByRole('region', { name: 'Hot and ice' }).scrollIntoViewIfNeeded() });
+await picture('bench-phone', `/bench?${spoons.toString()}`, { width: 390, height: 844, before: (page) => page.locator('.bench-peek').click() });
 await picture('ledger', '/ledger');
 await picture('guide', '/guide');
 await browser.close();

@@ -72,16 +72,16 @@ describe('batches', () => {
       .post('/api/batches')
       .send({ ...loin(), cure: ours });
     expect(refused.status).toBe(400);
-    expect(refused.body.message).toMatch(/nitrate, which no bacon may have/);
+    expect((refused.body as { message: string }).message).toMatch(/nitrate, which no bacon may have/);
     const house = { ...loin(), ruleSet: 'house', houseLimit: 140, houseFloor: 80 };
     const over = await http().post('/api/batches').send(house);
     expect(over.status).toBe(400);
-    expect(over.body.message).toMatch(/over the limit of 140/);
+    expect((over.body as { message: string }).message).toMatch(/over the limit of 140/);
     const made = await http()
       .post('/api/batches')
       .send({ ...house, nitritePpm: 110, cure: { ...ours, nitratePercent: 0, saltPercent: 96 } });
     expect(made.status).toBe(201);
-    expect(made.body.design).toMatchObject({ cure: { name: 'Ours' }, house: { limit: 140 } });
+    expect((made.body as BatchResponse).design).toMatchObject({ cure: { name: 'Ours' }, house: { limit: 140 } });
   });
 
   test('a batch is started, coded, listed and found again', async () => {

@@ -30,7 +30,7 @@ const CHOICES: Partial<Record<keyof BenchSheet, readonly string[]>> = {
 };
 
 /** Numbers that may be missing. */
-const OPTIONAL: readonly (keyof BenchSheet)[] = ['pumpedG', 'floatReading', 'lyingDays'];
+const OPTIONAL: readonly (keyof BenchSheet)[] = ['pumpedG', 'pulledG', 'floatReading', 'lyingDays'];
 
 /** A sheet as the words of an address: only what differs from the product’s usual values. */
 export function toAddress(sheet: BenchSheet): URLSearchParams {

@@ -77,8 +77,10 @@ export interface BenchSheet {
 
   syringeML: number;
   spacingMm: number;
-  /** the piece after the needle, g; not weighed when not given */
+  /** all pieces after the needle, g; not weighed when not given */
   pumpedG?: number;
+  /** all pieces when they are pulled, g; not weighed when not given */
+  pulledG?: number;
 
   floatScale: HydrometerScale;
   floatReading?: number;

@@ -139,6 +139,17 @@ describe('the rest of the sheet', () => {
     expect(lighter !== null && 'fault' in lighter && lighter.fault.message).toMatch(/below the weight before/);
   });
 
+  test('a weighed pick-up takes the place of 10 %, and a lost weight is no pick-up', () => {
+    const by = (pulledG: number) => workOut(sheetFor('clock', { greenG: 4000, waterG: 2000, pulledG })).recipe;
+    const weighed = by(4160);
+    if ('fault' in weighed) throw weighed.fault;
+    const pickUp = weighed.value.audit.nitritePpm.find(({ basis }) => basis === 'pickUp')?.value ?? 0;
+    const { nitriteG, brineG } = weighed.value.audit.brine;
+    expect(pickUp).toBeCloseTo((nitriteG / brineG) * 0.04 * 1e6, 6);
+    const lost = by(3900);
+    expect('fault' in lost && lost.fault.message).toMatch(/no pick-up to weigh/);
+  });
+
   test('a tub too small for its brine, and a pot too small for its concentrate, are said', () => {
     const { tub, making } = workOut(sheetFor('equilibrium', { tub: 'rectangular', tubLengthMm: 300, tubWidthMm: 200, tubHeightMm: 120, potML: 200 }));
     expect(tub !== null && 'value' in tub && tub.value.cover?.fits).toBe(false);

@@ -125,6 +125,7 @@ function worked(sheet: BenchSheet, read: ReadRecipe | null): WorkedRecipe {
     ...(sheet.ruleSet === 'house' ? { house: houseRules(sheet) } : {}),
     cures: [sheet.cure],
     ...(days !== undefined && days > 0 ? { section: sheetSection(sheet), cureHours: days * 24 } : {}),
+    ...pickUp(sheet),
     skinOn: sheet.skinOn,
     aimPpm: sheet.aimPpm,
   };
@@ -135,6 +136,15 @@ function worked(sheet: BenchSheet, read: ReadRecipe | null): WorkedRecipe {
     params,
     audit: withReading(auditRecipe(params), read, sheet.greenG),
   };
+}
+
+/** Pick-up as weighed; a piece that lost weight picked up less than can be told. */
+function pickUp({ greenG, pulledG }: BenchSheet): { pickUpPercent?: number } {
+  if (pulledG === undefined) return {};
+  const weight = requireNumber('pulledG', pulledG, { above: 0, max: 1e7, unit: 'g' });
+  if (weight <= greenG)
+    throw new InputError('pulledG', `Pulled it weighs no more than green, ${Math.round(greenG)} g: there is no pick-up to weigh. Leave it empty.`);
+  return { pickUpPercent: ((weight - greenG) / greenG) * 100 };
 }
 
 /** The recipe that the cook has: every line on its scale. */

@@ -91,19 +91,30 @@ function rightOf(worked: Worked, { audit }: WorkedRecipe): RecipeAudit['right'] 
 function Correct({ sheet, worked, recipe, change }: { sheet: BenchSheet; worked: Worked; recipe: WorkedRecipe; change: ChangeSheet }) {
   const right = rightOf(worked, recipe);
   if (right === null) return null;
-  if (sheet.door === 'want') {
-    if (sheet.aimPpm === right.ppm) return null;
-    return (
-      <button type="button" className="btn" onClick={() => change({ aimPpm: right.ppm })}>
-        Aim at {digits(right.ppm, 0)} ppm instead
-      </button>
-    );
-  }
+  if (sheet.door === 'want') return <AimRight sheet={sheet} right={right} change={change} />;
   const { read } = worked;
   if (read === null) return null;
   return (
     <button type="button" className="btn" onClick={() => change({ text: correctedText(sheet, read.lines, recipe) })}>
       Put it right: {digits(right.cureG, 1)} g of cure, {digits(right.ppm, 0)} ppm
+    </button>
+  );
+}
+
+/** What is changed in a wish: the aim, or the salt where the salt brings the nitrite. A label's dose is the label's. */
+function AimRight({ sheet, right, change }: { sheet: BenchSheet; right: NonNullable<RecipeAudit['right']>; change: ChangeSheet }) {
+  if (sheet.school === 'lowStrength') {
+    const saltPercent = Math.floor(sheet.saltPercent * right.factor * 100) / 100;
+    return (
+      <button type="button" className="btn" onClick={() => change({ saltPercent })}>
+        Take {digits(saltPercent, 2)} % salt: {digits(right.ppm, 0)} ppm
+      </button>
+    );
+  }
+  if (sheet.school === 'readyMix' || sheet.school === 'saltOnly' || sheet.aimPpm === right.ppm) return null;
+  return (
+    <button type="button" className="btn" onClick={() => change({ aimPpm: right.ppm })}>
+      Aim at {digits(right.ppm, 0)} ppm instead
     </button>
   );
 }

@@ -8,7 +8,7 @@ import { usePreferences } from '../../shell/preferences';
 import { digits } from '../../shell/quantities';
 import { Answer } from './Answer';
 import { HaveForm } from './HaveForm';
-import { sheetText } from './sheetText';
+import { sheetText, sheetTitle } from './sheetText';
 import { toBatch } from './toBatch';
 import { Sheet, useSheet } from './useSheet';
 import { WantForm } from './WantForm';
@@ -48,6 +48,7 @@ export function Bench() {
           <SheetActions worked={worked} sheet={shown} />
         </div>
         <div className="bench-form">{sheet.door === 'want' || worked.read === null ? <WantForm /> : <HaveForm read={worked.read} />}</div>
+        <p className="print-only head">{sheetTitle(shown)}</p>
         <Peek worked={worked} />
         <div className="bench-answer" id="answer">
           <Answer sheet={shown} worked={worked} change={change} />

@@ -72,6 +72,9 @@ export function HaveForm({ read }: { read: ReadRecipe }) {
           <div className="pair">
             {pumps && <SheetNumber field="pumpPercent" label="Pump, of green weight" sign="%" />}
             <SheetNumber field="lyingDays" label="Days in the brine" sign="d" decimals={1} optional placeholder="not said" />
+            {(sheet.use === 'immersion' || sheet.use === 'clock') && (
+              <SheetNumber field="pulledG" label="Weight when pulled" quantity="mass" optional placeholder="not weighed" />
+            )}
             <SheetNumber field="aimPpm" label="Nitrite to aim at" sign="ppm" />
           </div>
           <CureFields />

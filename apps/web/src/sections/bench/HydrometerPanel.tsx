@@ -15,7 +15,7 @@ const SCALES: readonly (readonly [HydrometerScale, string])[] = [
 export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | null }) {
   const { sheet, change } = useSheetContext();
   return (
-    <section className="panel wide" aria-label="Hydrometer reading">
+    <section className={`panel wide${float === null ? ' unread' : ''}`} aria-label="Hydrometer reading">
       <div className="ph">
         <h2>Hydrometer reading</h2>
         <span className="aside">it feels density, not salt</span>

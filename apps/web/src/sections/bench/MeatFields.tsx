@@ -2,7 +2,7 @@ import { benchWaterG, PRODUCTS, RULE_SET_IDS, RULE_SETS, usualSheet, type Produc
 import { Choice } from '../../shell/Choice';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
-import { PRODUCT_NAMES } from './words';
+import { PRODUCT_NAMES } from '../../shell/tradeWords';
 
 /** The piece, and whose rules hold. */
 export function MeatFields() {

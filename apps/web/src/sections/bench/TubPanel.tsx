@@ -8,7 +8,7 @@ import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { SheetNumber } from './SheetNumber';
 import { faultText, type ChangeSheet } from './useSheet';
-import { PRODUCT_NAMES } from './words';
+import { PRODUCT_NAMES } from '../../shell/tradeWords';
 
 const SHAPES: Record<TubShape, string> = { bag: 'Bag', rectangular: 'Box', round: 'Round tub' };
 

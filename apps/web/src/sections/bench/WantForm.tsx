@@ -4,7 +4,7 @@ import { CureFields } from './CureFields';
 import { MeatFields } from './MeatFields';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
-import { SCHOOL_WORDS } from './words';
+import { SCHOOL_WORDS } from '../../shell/tradeWords';
 
 const EVEN: readonly BenchSchool[] = ['equilibrium', 'bag', 'lowStrength', 'saltOnly'];
 const BASES: readonly (readonly [keyof SaltBases, string])[] = [
@@ -46,7 +46,12 @@ export function WantForm() {
             {school === 'dryRub' ? null : <SheetSelect label="of what" value={sheet.saltBase} options={BASES} onChange={(saltBase) => change({ saltBase })} />}
           </div>
         )}
-        {school === 'clock' && <SheetNumber field="salometer" label="Strength, salometer" sign="°" />}
+        {(school === 'clock' || school === 'floatTest') && (
+          <div className="pair">
+            {school === 'clock' && <SheetNumber field="salometer" label="Strength, salometer" sign="°" />}
+            <SheetNumber field="pulledG" label="Weight when pulled" quantity="mass" optional placeholder="not weighed" />
+          </div>
+        )}
         {pumps && (
           <div className="pair">
             <SheetNumber field="pumpPercent" label="Pump, of green weight" sign="%" />

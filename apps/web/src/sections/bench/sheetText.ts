@@ -1,6 +1,16 @@
 import { cureMixOf, type BenchSheet, type RecipeLine, type WorkedRecipe } from '@bunkhouse/core';
 import { digits } from '../../shell/quantities';
-import { PRODUCT_NAMES, SCHOOL_WORDS, USE_WORDS } from './words';
+import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
+import { USE_WORDS } from './words';
+
+/** What stands over a printed or copied sheet. */
+export const sheetTitle = (sheet: BenchSheet): string =>
+  [
+    PRODUCT_NAMES[sheet.product],
+    `${digits(sheet.greenG, 0)} g of meat`,
+    (sheet.door === 'want' ? SCHOOL_WORDS[sheet.school][0] : USE_WORDS[sheet.use]).toLowerCase(),
+    ...(sheet.door === 'want' && sheet.school !== 'dryRub' ? [`${digits(sheet.days, 1)} days`] : []),
+  ].join(', ');
 
 /** A sheet as plain text: to paste into a message, or onto the wall. In grams, which every scale has. */
 export function sheetText(sheet: BenchSheet, { audit, lines, coverLines }: WorkedRecipe): string {
@@ -12,8 +22,7 @@ export function sheetText(sheet: BenchSheet, { audit, lines, coverLines }: Worke
       return `${(line.name ?? line.ingredient).padEnd(24)} ${(grams?.value ?? 0).toFixed(fine ? 1 : 0).padStart(8)} g`;
     });
   return [
-    `${PRODUCT_NAMES[sheet.product]}, ${digits(sheet.greenG, 0)} g of meat`,
-    sheet.door === 'want' ? SCHOOL_WORDS[sheet.school][0] : `How it is used: ${USE_WORDS[sheet.use]}`,
+    sheetTitle(sheet),
     '',
     ...(coverLines === null ? [] : ['Pump pickle']),
     ...rows(lines, 0),

@@ -1,5 +1,5 @@
 import { toDesign } from '@bunkhouse/api';
-import { CURING_SALT_06, planBatch, processFor, readRecipe, usualSheet, workOut, type BenchSheet, type WorkedRecipe } from '@bunkhouse/core';
+import { CURING_SALT_06, planBatch, processFor, READY_MIX, readRecipe, usualSheet, workOut, type BenchSheet, type WorkedRecipe } from '@bunkhouse/core';
 import { correctedText, sheetText } from './sheetText';
 import { toBatch } from './toBatch';
 
@@ -51,6 +51,13 @@ describe('starting a batch from a sheet', () => {
     expect(brine?.brine.saltG).toBeCloseTo(0, 3);
   });
 
+  test('a written curing salt is the cure of the batch, not cure #1', () => {
+    const sheet: BenchSheet = { ...usualSheet('pastrami'), door: 'have', use: 'even', text: '2 kg water, 40 g sugar, 150 g curing salt 0.6 %' };
+    const made = batchOf(sheet);
+    expect('request' in made && made.request.cure).toMatchObject({ name: 'Curing salt 0.6 %', nitritePercent: 0.6 });
+    expect(mixed(sheet).brines[0]?.brine.cureG).toBeCloseTo(150, 1);
+  });
+
   test('a spoon recipe put right becomes a batch with the grams that were read', () => {
     const sheet: BenchSheet = { ...usualSheet('canadian-bacon'), door: 'have', text: SPOONS, answers: ANSWERS, use: 'even' };
     expect(reasonOf(sheet)).toMatch(/Stop/);
@@ -69,6 +76,11 @@ describe('starting a batch from a sheet', () => {
     expect(reasonOf({ ...sheet, door: 'have', text: '4 kg water, 300 g salt, 60 g cure #1' })).toMatch(/dose right/);
     expect(reasonOf({ ...sheet, school: 'saltOnly' })).toMatch(/no cure/);
     expect(reasonOf({ ...sheet, school: 'clock' })).toMatch(/left until even/);
+    expect(reasonOf({ ...usualSheet('pastrami'), school: 'readyMix', cure: READY_MIX })).toMatch(/dosed by its label/);
+    expect(reasonOf({ ...usualSheet('pastrami'), pieces: 13 })).toMatch(/12 pieces/);
+    expect(reasonOf({ ...usualSheet('pastrami'), door: 'have', use: 'even', text: '4 kg water, 190 g salt, 10 g cure #1, 90 g curing salt 0.6 %' })).toMatch(
+      /Two cures/,
+    );
     expect(reasonOf(usualSheet('picnic'))).toMatch(/Picnic cannot be planned/);
     expect(reasonOf({ ...sheet, aimPpm: 300 })).toMatch(/Stop/);
   });

@@ -1,6 +1,6 @@
 import { usualRequest, type BatchRequest } from '@bunkhouse/api';
-import { CURE_1, PLANNED_PRODUCTS, type BenchSheet, type Worked, type WorkedRecipe } from '@bunkhouse/core';
-import { PRODUCT_NAMES } from './words';
+import { CURE_1, cureMixOf, PLANNED_PRODUCTS, type BenchSheet, type CureMix, type Worked, type WorkedRecipe } from '@bunkhouse/core';
+import { PRODUCT_NAMES } from '../../shell/tradeWords';
 
 /** A batch that can be started from a sheet, or why there is none. */
 export type ToBatch = { request: BatchRequest } | { reason: string };
@@ -16,9 +16,14 @@ export function toBatch(sheet: BenchSheet, worked: Worked, asked: { id: string; 
   if (product === undefined) return { reason: `${PRODUCT_NAMES[sheet.product]} cannot be planned as a batch yet: only the Bench knows it.` };
   if (recipe.audit.nitrite.applies.value <= 0) return { reason: 'Salt only is no cure: it is not smoked low and slow, and is no batch here.' };
   if (recipe.audit.nitrite.judgement.verdict === 'over') return { reason: 'Put the dose right first.' };
+  const mixes = mixesOf(sheet, recipe);
+  const [mix = CURE_1] = mixes;
+  if (mixes.length > 1) return { reason: 'Two cures are in it: a batch is dosed with one.' };
+  if ((mix.sugarPercent ?? 0) > 0) return { reason: 'A ready mix is dosed by its label: a batch cannot follow that yet.' };
+  if (sheet.pieces > 12) return { reason: 'At most 12 pieces go into one batch.' };
   const school = schoolOf(sheet, recipe);
   if (school === null) return { reason: 'A batch is dosed to be left until even, or pumped with a cover of its own. Choose one of these.' };
-  const letters = Math.max(1, Math.min(12, Math.round(sheet.pieces)));
+  const letters = Math.max(1, Math.round(sheet.pieces));
   const days = sheet.door === 'want' ? sheet.days : sheet.lyingDays;
   return {
     request: {
@@ -29,7 +34,7 @@ export function toBatch(sheet: BenchSheet, worked: Worked, asked: { id: string; 
         thicknessMm: sheet.thicknessMm,
         lengthMm: sheet.lengthMm,
       })),
-      ...(sheet.cure.name === CURE_1.name && sheet.door === 'have' ? {} : cureOf(sheet, recipe)),
+      ...(mix.name === CURE_1.name ? {} : { cure: labelOf(mix) }),
       ruleSet: sheet.ruleSet,
       ...(sheet.ruleSet === 'house' ? { houseLimit: sheet.houseLimit, houseFloor: sheet.houseFloor } : {}),
       meatScaleStepG: sheet.meatStepG,
@@ -74,10 +79,16 @@ function schoolOf(
   };
 }
 
-/** The cure that is in it, where it is not cure #1. */
-function cureOf(sheet: BenchSheet, { lines }: WorkedRecipe): Partial<BatchRequest> {
-  const used = sheet.door === 'want' || lines.some((line) => line.ingredient === sheet.cure.name);
-  if (!used || sheet.cure.name === CURE_1.name) return {};
-  const { name, nitritePercent, nitratePercent, saltPercent, mayPump } = sheet.cure;
-  return { cure: { name, nitritePercent, nitratePercent, saltPercent, ...(mayPump === undefined ? {} : { mayPump }) } };
+/** The cures that are in it, each once. */
+function mixesOf({ cure }: BenchSheet, { lines, coverLines }: WorkedRecipe): CureMix[] {
+  const found = [...lines, ...(coverLines ?? [])].flatMap((line) => cureMixOf(line.ingredient, [cure]) ?? []);
+  return found.filter((mix, i) => found.findIndex((other) => other.name === mix.name) === i);
 }
+
+const labelOf = ({ name, nitritePercent, nitratePercent, saltPercent, mayPump }: CureMix): NonNullable<BatchRequest['cure']> => ({
+  name,
+  nitritePercent,
+  nitratePercent,
+  saltPercent,
+  ...(mayPump === undefined ? {} : { mayPump }),
+});

@@ -1,4 +1,5 @@
 import { nitriteLimit, RULE_SETS } from '@bunkhouse/core';
+import { SCHOOL_WORDS } from '../../shell/tradeWords';
 import { GUIDE } from './words';
 
 /** The terms, the rule sets, where the numbers come from, and the cautions. */
@@ -52,7 +53,7 @@ export function Guide() {
           </table>
         </div>
       </section>
-      <Terms title="Two schools" terms={GUIDE.schools} />
+      <Terms title="The schools" terms={Object.values(SCHOOL_WORDS)} />
       <Terms title="Words of the trade" terms={GUIDE.terms} />
     </div>
   );

@@ -1,5 +1,5 @@
 /** What the Guide says, in the words of the trade. */
-export const GUIDE: { cautions: readonly string[]; schools: readonly (readonly [string, string])[]; terms: readonly (readonly [string, string])[] } = {
+export const GUIDE: { cautions: readonly string[]; terms: readonly (readonly [string, string])[] } = {
   cautions: [
     'Nitrite is poisonous in gram amounts. Weigh it on a fine scale, label it, lock it away.',
     'Too much harms now, too little harms later: a piece under the floor looks cured and is not protected.',
@@ -9,22 +9,22 @@ export const GUIDE: { cautions: readonly string[]; schools: readonly (readonly [
     'This tool computes. Your local food code, your inspector and the label of your cure decide.',
     'Selling needs a licence and, in most places, a written food-safety plan.',
   ],
-  schools: [
-    [
-      'Equilibrium, by weight',
-      'Meat and water are weighed together and get the salt and nitrite that they shall have in the end. It cannot become saltier than planned and the ppm is known, but it is slow: thick pieces take weeks.',
-    ],
-    [
-      'Pump and cover',
-      'A strong pickle goes in by the needle, a mild cover brine holds it. Quick, and the only sure way to the bone of a ham. The weights before and after the needle say what really went in.',
-    ],
-  ],
   terms: [
     ['Green weight', 'The fresh piece before the needle and the brine.'],
     ['Pump', 'Brine put into the meat by needle, as % of green weight: (after - before) ÷ green.'],
     ['Cover brine', 'The brine that a piece lies in.'],
     ['Pull', 'To lift the piece out at the end of the cure.'],
     ['Pellicle', 'The tacky, dull skin that takes the smoke.'],
+    ['Pick-up', 'What a covered piece gains in weight by the day it is pulled. Inspectors take 10 % of green weight until it is weighed.'],
+    ['Percent salt', 'Of the water, of the brine, or of meat and water: three numbers for one bucket. Ask which is meant before arguing about it.'],
+    [
+      'Hydrometer',
+      'It feels density, not salt. Sugar lifts it, a warm sample sinks it: a percent of sugar reads like half a percent of salt. The Bench takes both out and says how far off the scale alone is.',
+    ],
+    [
+      'Doubt',
+      'Half a scale’s step, or what a spoon may hold. It is carried through to salt and ppm and drawn as a whisker; where it crosses a limit, weigh the cure.',
+    ],
     ['Salometer', 'Degrees of brine strength: 100 ° is saturated, 26.4 % salt by weight at 15.6 °C.'],
     ['Ingoing ppm', 'Milligrams of sodium nitrite per kilogram that go in. What is left later is less, and is not computed here.'],
     [
