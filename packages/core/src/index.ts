@@ -32,6 +32,7 @@ export * from './pump/pumpMap.js';
 export * from './safety/crossingTime.js';
 export * from './recipe/words.js';
 export * from './recipe/recipeLine.js';
+export * from './recipe/recipeSegments.js';
 export * from './recipe/readRecipe.js';
 export * from './recipe/bucket.js';
 export * from './recipe/schoolDoses.js';

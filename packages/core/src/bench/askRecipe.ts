@@ -94,13 +94,13 @@ function pumpSame(sheet: BenchSheet): BrineWeights {
 
 /**
  * A strong pickle to be left in time. What 10 % pick-up would allow is far more than the meat takes up in days, so the dose is the
- * one at which the model's figure at the pull reaches the target; without thickness and days the pick-up figure is all there is.
+ * one at which the model's figure at the pull reaches the target.
  */
 function clockPickle(sheet: BenchSheet, strength: { salometer: number } | { saltPercentOfBrine: number }): BrineWeights {
   const { aimPpm: ppm, greenG: meatG, days } = sheet;
   const byPickUp = strongPickle(sheet, { ppm, basis: 'pickUp' }, strength);
-  if (!Number.isFinite(days) || days <= 0) return byPickUp;
-  const takenPercent = Math.max(0.1, uptakeFraction(sheetSection(sheet), days * 24) * 100);
+  const hours = requireNumber('days', days, { min: 0.1, max: 120, unit: 'days' }) * 24;
+  const takenPercent = Math.max(0.1, uptakeFraction(sheetSection(sheet), hours) * 100);
   const endless = strongPickle(sheet, { ppm, basis: 'pickUp', pickUpPercent: takenPercent }, strength);
   const even = strongPickle(sheet, { ppm, basis: 'equilibrium', meatG }, strength);
   const byModel = endless.cureG > even.cureG ? endless : even;

@@ -5,7 +5,7 @@ import type { Product } from '../cure/product.js';
 import type { RuleSetId } from '../cure/ruleSet.js';
 import { CURE_1, type CureMix } from '../ingredients/cureMix.js';
 import type { CureMethod } from '../recipe/nitriteOfRecipe.js';
-import type { Answers } from '../recipe/readRecipe.js';
+import type { Answers } from '../recipe/words.js';
 import type { Section } from '../section/section.js';
 
 /** Every way that cooks dose a cure (handbook part 16). */

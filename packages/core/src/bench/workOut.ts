@@ -112,7 +112,8 @@ function part<T>(work: () => T): Part<T> {
 
 function worked(sheet: BenchSheet, read: ReadRecipe | null): WorkedRecipe {
   const asked = read === null ? askRecipe(sheet) : had(sheet, read);
-  const days = read === null ? sheet.days : sheet.lyingDays;
+  const days = read === null ? (sheet.school === 'dryRub' ? undefined : sheet.days) : sheet.lyingDays;
+  if (days !== undefined) requireNumber(read === null ? 'days' : 'lyingDays', days, { min: 0.1, max: 120, unit: 'days' });
   const params: AuditParams = {
     lines: asked.lines,
     ...(asked.coverLines === undefined ? {} : { coverLines: asked.coverLines }),
@@ -124,7 +125,7 @@ function worked(sheet: BenchSheet, read: ReadRecipe | null): WorkedRecipe {
     ruleSet: sheet.ruleSet,
     ...(sheet.ruleSet === 'house' ? { house: houseRules(sheet) } : {}),
     cures: [sheet.cure],
-    ...(days !== undefined && days > 0 ? { section: sheetSection(sheet), cureHours: days * 24 } : {}),
+    ...(days !== undefined ? { section: sheetSection(sheet), cureHours: days * 24 } : {}),
     ...pickUp(sheet),
     skinOn: sheet.skinOn,
     aimPpm: sheet.aimPpm,

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { lineContents } from './recipeLine.js';
-import { MOST_RECIPE_LINES, openQuestions, readRecipe, type Answers } from './readRecipe.js';
+import { openQuestions, readRecipe } from './readRecipe.js';
+import { MOST_RECIPE_LINES } from './recipeSegments.js';
+import type { Answers } from './words.js';
 
 /** One line as `amount unit ingredient`, its ways to be read, and its fault. */
 const read = (text: string, answers: Answers = {}) => {

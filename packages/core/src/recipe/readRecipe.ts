@@ -1,11 +1,9 @@
-import { numericQuantity } from 'numeric-quantity';
 import type { CureMix } from '../ingredients/cureMix.js';
 import { convert, type Unit } from '../units/convert.js';
-import { DESCRIBING, INGREDIENT_WORDS, MEASURE_WORDS, NUMBER_WORDS, QUESTIONS, type Measure, type Named, type Question, type QuestionId } from './words.js';
+import { AMOUNT, amountsOf, amountWords, withoutLabels, type Amount } from './readAmount.js';
 import type { RecipeLine } from './recipeLine.js';
-
-/** The cook’s answers, by question. */
-export type Answers = Partial<Record<QuestionId, string>>;
+import { LONGEST_LINE, segmentsOf } from './recipeSegments.js';
+import { INGREDIENT_WORDS, QUESTIONS, type Answers, type Measure, type Named, type Question, type QuestionId } from './words.js';
 
 /** One line as it was read. */
 export interface ReadLine {
@@ -28,8 +26,6 @@ export interface ReadRecipe {
   /** lines beyond the most that a recipe holds; they are not read */
   left: number;
 }
-
-export const MOST_RECIPE_LINES = 60;
 
 /** A pasted amount beyond this is a slip of the keys, g or mL. */
 const MOST_AMOUNT = 1e6;
@@ -59,73 +55,9 @@ export function readRecipe(text: string, answers: Answers = {}, own: readonly Cu
 export const openQuestions = (recipe: ReadRecipe, answers: Answers): Question[] =>
   recipe.questions.filter((question) => !question.options.some((option) => option.value === answers[question.id]));
 
-const FRACTIONS = '¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞';
-const NUMBER = `(?:\\d+[ \\u00a0\\u202f]+\\d+\\s*[/⁄]\\s*\\d+|\\d+\\s*[/⁄]\\s*\\d+|\\d*[ \\u00a0\\u202f]?[${FRACTIONS}]|\\d{1,3}(?:[ \\u00a0\\u202f]\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)*|\\.\\d+)`;
-const UNITS = MEASURE_WORDS.map(([pattern]) => pattern).join('|');
-const LEVEL = '(?:(level|scant|heaped|heaping|rounded|generous)\\s+)?';
-const SYSTEM = '(?:(us|u\\.s\\.|american|imperial|imp\\.?|uk|british)\\s+)?';
-const AMOUNT = new RegExp(`(${NUMBER})(?:\\s*(?:-|–|—|\\bto\\b|\\bor\\b)\\s*(${NUMBER}))?\\s*${LEVEL}${SYSTEM}(?:(${UNITS})(?![\\p{L}])\\.?)?`, 'iu');
-
-/** A line longer than this is no line of a recipe. */
-const LONGEST_LINE = 300;
-
-/**
- * Splits at line ends and semicolons, at commas that are not inside a number, and before a second amount. Stops a little past the most
- * lines that are read: the rest are only counted.
- */
-function segmentsOf(text: string): { segments: string[]; left: number } {
-  const found: string[] = [];
-  const parts = text.split(/[\n\r;]+|,(?!\d)|(?<!\d),/).filter((part) => part.trim() !== '');
-  let next = 0;
-  for (; next < parts.length && found.length <= MOST_RECIPE_LINES; next += 1) {
-    const words = partWords(parts[next] ?? '');
-    if (words === '') continue;
-    if (DESCRIBING.test(words.toLowerCase()) && found.length > 0) found[found.length - 1] += `, ${words}`;
-    else found.push(...(words.length > LONGEST_LINE ? [words] : splitSums(words)));
-  }
-  return { segments: found.slice(0, MOST_RECIPE_LINES), left: Math.max(0, found.length - MOST_RECIPE_LINES) + parts.length - next };
-}
-
-/** Without pictures, bullets and numbering. */
-const partWords = (part: string): string =>
-  part
-    .slice(0, 2 * LONGEST_LINE)
-    .replace(/\p{Extended_Pictographic}|\u200d|\ufe0f/gu, ' ')
-    .replace(/^\s*(?:[-–—•*·▪◦☐✓✔]\s*|\d{1,2}[.)]\s+)+(?=\S)/u, '')
-    .trim();
-
-/** `2 cups salt and 1 cup sugar` are two lines; `1 cup plus 2 tbsp salt` is one. */
-function splitSums(words: string): string[] {
-  const parts = words.split(SECOND_THING);
-  const lines: string[] = [];
-  let carried = '';
-  for (const part of parts) {
-    const whole = carried === '' ? part : `${carried} + ${part}`;
-    const match = AMOUNT.exec(part);
-    const rest = match === null ? part : part.slice(match.index + match[0].length);
-    if (/\p{L}/u.test(rest) || parts.length === 1) {
-      lines.push(whole);
-      carried = '';
-    } else carried = whole;
-  }
-  if (carried !== '') lines.push(carried);
-  return lines;
-}
-
-const SECOND_THING = new RegExp(`\\s+(?:and|plus|&|\\+)\\s+(?=${NUMBER})`, 'iu');
-
-interface Amount {
-  value: number;
-  low: number;
-  high: number;
-  measure: Measure | null;
-  heaped: boolean | null;
-  system: 'us' | 'imperial' | null;
-}
-
 function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own: readonly CureMix[]): ReadLine & { meatG?: number } {
   if (text.length > LONGEST_LINE) return { text, line: null, fault: 'That line is too long to be read. Break it up.', needed: true };
-  const words = partsJoined(wordsToNumbers(text));
+  const words = amountWords(text);
   const amounts: Amount[][] = [];
   let rest = ` ${words} `;
   for (const part of words.split(' + ')) {
@@ -277,79 +209,6 @@ function unitsOf({ measure, system }: Amount, answers: Answers, asked: Set<Quest
   if (system === null) asked.add('gallon');
   const said = system ?? answers.gallon;
   return [...(said === 'imperial' ? [] : [{ unit: measure.us, factor: 1 }]), ...(said === 'us' ? [] : [{ unit: measure.imperial, factor: 1 }])];
-}
-
-/** The numbers of a match: one way to read them, or two where a comma is open. */
-function amountsOf(match: RegExpExecArray, answers: Answers, asked: Set<QuestionId>): Amount[] {
-  const [whole = '', from = '', to, level, system, unit] = match;
-  const measure = measureOf(unit);
-  const heaped = level === undefined ? null : !/level|scant/i.test(level);
-  const from_ = system === undefined ? null : /us|u\.s|amer/i.test(system) ? ('us' as const) : ('imperial' as const);
-  return numbersOf(from, answers, asked).map((value): Amount => {
-    const end = to === undefined ? value : (numbersOf(to, answers, asked)[0] ?? Number.NaN);
-    // `1-1/2` is one and a half, not one to a half.
-    const mixed = to !== undefined && /\d\s*-\s*\d+\s*[/⁄]/.test(whole) && end < 1 && Number.isInteger(value);
-    const low = mixed ? value + end : Math.min(value, end);
-    const high = mixed ? low : Math.max(value, end);
-    return { value: (low + high) / 2, low, high, measure, heaped, system: from_ };
-  });
-}
-
-function numbersOf(text: string, answers: Answers, asked: Set<QuestionId>): number[] {
-  const plain = text
-    .replace(/(\d)[\u00a0\u202f]/g, '$1 ')
-    .replace(/(\d) (?=\d{3}\b(?!\s*[/⁄]))/g, '$1')
-    .replace(/⁄/g, '/');
-  const read = (decimalSeparator: '.' | ',') => numericQuantity(plain, { round: false, decimalSeparator });
-  if (/^[1-9]\d{0,2},\d{3}$/.test(plain)) {
-    asked.add('comma');
-    if (answers.comma === 'thousands') return [read('.')];
-    if (answers.comma === 'decimal') return [read(',')];
-    return [read('.'), read(',')];
-  }
-  const lastComma = plain.lastIndexOf(',');
-  return [read(lastComma > plain.lastIndexOf('.') && !/^\d{1,3}(,\d{3})+$/.test(plain) ? ',' : '.')];
-}
-
-const MEASURES = MEASURE_WORDS.map(([pattern, measure]) => [new RegExp(`^(?:${pattern})$`, 'i'), measure] as const);
-
-const measureOf = (word: string | undefined): Measure | null => (word === undefined ? null : (MEASURES.find(([pattern]) => pattern.test(word))?.[1] ?? null));
-
-/** `1 lb 4 oz` is a sum; of `1 cup (250 g)` the weight counts. */
-function partsJoined(words: string): string {
-  const bracketed = /\(([^)]*)\)/.exec(words);
-  if (bracketed?.[1] !== undefined && WEIGHT.test(bracketed[1])) {
-    const outside = words.replace(bracketed[0], ' ');
-    return AMOUNT.test(withoutLabels(outside)) ? outside.replace(AMOUNT, ` ${bracketed[1]} `) : words;
-  }
-  return words.replace(SECOND_AMOUNT, '$1 + ');
-}
-
-const WEIGHT = new RegExp(`${NUMBER}\\s*(?:g|grams?|kgs?|oz|ounces?|lbs?|pounds?)(?![\\p{L}])`, 'iu');
-const SECOND_AMOUNT = new RegExp(`((?:${UNITS})(?![\\p{L}])\\.?)\\s+(?=${NUMBER}\\s*(?:${UNITS})(?![\\p{L}]))`, 'giu');
-
-/** `#1` and `0.6 %` name a cure: they are no amounts. */
-const withoutLabels = (part: string): string =>
-  part
-    .replace(/(#|\bno\.?|\bnr\.?|\bnumber)\s*[12]\b/gi, (found) => '#'.padEnd(found.length, '#'))
-    .replace(/\b(cure|curing salt|pink salt)\s+[12]\b/gi, (found) => found.replace(/[12]/, '#'))
-    .replace(/\d+(?:[.,]\d+)?\s?(?:%|percent\b)/gi, (found) => ' '.repeat(found.length));
-
-const NUMBER_WORD = new RegExp(`\\b(${Object.keys(NUMBER_WORDS).join('|')})\\b(?=\\s+(?:and|heaped|heaping|level|${UNITS})\\b)`, 'gi');
-const ONE_OF = new RegExp(`^\\s*an? (?=(?:heaped |heaping |level |rounded )?(?:${UNITS})\\b)`, 'i');
-
-/** Numbers in words become digits; `t`, `T` and `c` after a number become words. */
-function wordsToNumbers(text: string): string {
-  return text
-    .replace(/[\u2018\u2019]/g, "'")
-    .replace(/\bhalf (?:of )?(?:an? )?/gi, '1/2 ')
-    .replace(/\b(?:a )?quarter (?:of )?(?:an? )?(?=cup|tea|table|tsp|tbsp|lb|pound|gal|oz|ounce|kilo|kg|lit)/gi, '1/4 ')
-    .replace(NUMBER_WORD, (word) => NUMBER_WORDS[word.toLowerCase()] ?? word)
-    .replace(/\b(\d+) and (?=\d+\/\d)/g, '$1 ')
-    .replace(ONE_OF, '1 ')
-    .replace(/(\d\s*)T\b\.?(?=\s)/g, '$1tbsp')
-    .replace(/(\d\s*)t\b\.?(?=\s)/g, '$1tsp')
-    .replace(/(\d\s*)[cC]\b\.?(?=\s)/g, '$1cup');
 }
 
 /** A mix of the cook’s own, by the name on its label. */

@@ -3,6 +3,9 @@ import type { Unit } from '../units/convert.js';
 /** What is asked about a recipe before it can be judged: never guessed. */
 export type QuestionId = 'gallon' | 'spoons' | 'spoon-size' | 'salt' | 'coarse-salt' | 'cure' | 'pink-salt' | 'comma';
 
+/** The cook’s answers, by question. */
+export type Answers = Partial<Record<QuestionId, string>>;
+
 export interface Question {
   id: QuestionId;
   ask: string;

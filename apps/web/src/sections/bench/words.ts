@@ -49,6 +49,8 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   coldC: 'The cold water',
   targetC: 'The target',
   potML: 'The pot',
+  days: 'The days in the brine',
+  lyingDays: 'The days in the brine',
   cureHours: 'The time in the brine',
   hours: 'The time in the brine',
   stepG: 'A scale’s step',
