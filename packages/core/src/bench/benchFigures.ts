@@ -60,7 +60,7 @@ export function tubFigures(sheet: BenchSheet, tub: Tub): Figure[] {
   ];
 }
 
-export const pumpFigures = ({ greenG, pieces, pumpPercent, syringeML }: BenchSheet, { plan }: Pump): Figure[] => [
+export const pumpFigures = ({ greenG, pieces, pumpPercent, syringeML, pumpedG }: BenchSheet, { plan, actual }: Pump): Figure[] => [
   sure(plan.brineG, {
     id: 'pump-grams',
     label: 'To pump, each piece',
@@ -79,4 +79,18 @@ export const pumpFigures = ({ greenG, pieces, pumpPercent, syringeML }: BenchShe
     working: `${inWorking(plan.brineML)} mL ÷ ${plan.sites}`,
     source: 'A site every 2 to 3 cm: common practice',
   }),
+  ...(actual === null || pumpedG === undefined
+    ? []
+    : [
+        sure(actual.percent, {
+          id: 'pump-actual',
+          label: 'It took',
+          unit: '%',
+          base: 'of green weight',
+          formula: '(weight after − green weight) ÷ green weight × 100',
+          working: `(${inWorking(pumpedG)} g − ${inWorking(greenG)} g) ÷ ${inWorking(greenG)} g × 100`,
+          source: 'FSIS Processing Inspectors’ Calculations Handbook; value from memory',
+        }),
+        ...(actual.figure === null ? [] : [actual.figure]),
+      ]),
 ];

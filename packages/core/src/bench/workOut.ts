@@ -14,6 +14,7 @@ import type { Strength } from '../recipe/bucket.js';
 import type { AuditParams, CureMethod } from '../recipe/nitriteOfRecipe.js';
 import { cureMixOf, type RecipeLine } from '../recipe/recipeLine.js';
 import { openQuestions, readRecipe, type ReadRecipe } from '../recipe/readRecipe.js';
+import type { Figure } from '../units/figure.js';
 import { requireNumber } from '../units/require.js';
 import { unitKind } from '../units/convert.js';
 import { askRecipe } from './askRecipe.js';
@@ -69,7 +70,7 @@ export interface Pump {
   /** pickle there is, g */
   pickleG: number;
   /** after weighing */
-  actual: { percent: number; ppm: number; say: string } | null;
+  actual: { percent: number; ppm: number; figure: Figure | null; say: string } | null;
 }
 
 /** Everything that a sheet comes to. */
@@ -312,7 +313,7 @@ function pumping(sheet: BenchSheet, { audit, params }: WorkedRecipe): Pump {
 
 function actualPump(sheet: BenchSheet, params: AuditParams, pumpedG: number): NonNullable<Pump['actual']> {
   const percent = pumpPercent({ greenG: sheet.greenG, pumpedG: requireNumber('pumpedG', pumpedG, { above: 0, max: 1e7, unit: 'g' }) });
-  if (percent === 0) return { percent, ppm: 0, say: 'It weighs what it weighed before: nothing went in. Pump it.' };
+  if (percent === 0) return { percent, ppm: 0, figure: null, say: 'It weighs what it weighed before: nothing went in. Pump it.' };
   const { nitrite } = auditRecipe({ ...params, pumpPercent: percent, method: 'pumped' });
   const { judgement, applies } = nitrite;
   const wantedG = (sheet.greenG * sheet.pumpPercent) / 100;
@@ -326,7 +327,7 @@ function actualPump(sheet: BenchSheet, params: AuditParams, pumpedG: number): No
         : off > PUMP_OFF
           ? `More than planned. Drain ${Math.round(gainedG - wantedG)} g, weigh again, and plan a longer soak.`
           : 'As planned, within a fifth.';
-  return { percent, ppm: applies.value, say };
+  return { percent, ppm: applies.value, figure: applies, say };
 }
 
 function floated(sheet: BenchSheet, reading: number): HydrometerAnswer {
