@@ -12,7 +12,7 @@ const outward = {
 };
 
 /** Inside core the arrows point one way: units, ingredients, brine, cure, pump, process. */
-const ROOMS = ['units', 'ingredients', 'section', 'brine', 'cure', 'pump', 'safety', 'recipe', 'bench', 'process'];
+const ROOMS = ['units', 'ingredients', 'section', 'brine', 'cure', 'pump', 'diffusion', 'safety', 'recipe', 'bench', 'process'];
 const coreRooms = ROOMS.map((room, i) =>
   closed(
     [`packages/core/src/${room}/**/*.ts`],

@@ -27,6 +27,8 @@ const CALLS: [name: string, call: () => unknown][] = [
         ruleSet: 'us',
       }),
   ],
+  ['simulateSection', () => core.simulateSection({ section: null as unknown as core.Section, meatG: 1, stages: [] })],
+  ['equalisationHours', () => core.equalisationHours({ section: { shape: 'slab', thicknessMm: 40 }, meatG: 1, bathG: 1, evenness: 2 })],
   ['pumpPercent', () => core.pumpPercent({ greenG: 1000, pumpedG: 900 })],
   [
     'pumpPlan',
