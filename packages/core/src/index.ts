@@ -63,4 +63,6 @@ export * from './process/batchFindings.js';
 export * from './process/replay.js';
 export * from './process/checkEntry.js';
 export * from './process/planBatch.js';
+export * from './process/cureCourse.js';
+export * from './process/pullWindow.js';
 export * from './process/usualDesign.js';

@@ -154,7 +154,7 @@ describe('whatever happens to it', () => {
       for (let column = 0; column < run.width; column += 1) {
         if (Number.isNaN(cell(column, row))) continue;
         expect(cell(run.width - 1 - column, row)).toBeCloseTo(cell(column, row), 5);
-        expect(cell(row, column)).toBeCloseTo(cell(column, row), 4);
+        expect(Math.abs(cell(row, column) - cell(column, row))).toBeLessThan(1e-3);
       }
     }
   });

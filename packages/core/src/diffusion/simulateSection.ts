@@ -7,8 +7,16 @@ import { needleShares, sectionGrid, usualCellMm, type SectionGrid } from './sect
 
 /** What happens to the piece, one after the other on the same field. Temperatures 3 °C where not given. */
 export type Stage =
-  | { kind: 'bath'; hours: number; bathG: number | 'infinite'; saltPercent: number; temperatureC?: number }
-  | { kind: 'rest'; hours: number; temperatureC?: number }
+  | {
+      kind: 'bath';
+      hours: number;
+      bathG: number | 'infinite';
+      saltPercent: number;
+      temperatureC?: number;
+      sampleHours?: number;
+      /** the same bath as before goes on, at the strength that it has come to */ goesOn?: boolean;
+    }
+  | { kind: 'rest'; hours: number; temperatureC?: number; sampleHours?: number }
   | ({ kind: 'inject' } & Injection);
 
 /** Brine by the needle, % of the meat’s green weight. */
@@ -105,6 +113,7 @@ export class SectionRun {
   private readonly greenG: number;
   /** weight of the meat with what was pumped, g */
   private massG: number;
+  private lastBath: { massG: number; percent: number } | null = null;
   private hours = 0;
   private moved = 0;
   private lost = 0;
@@ -145,12 +154,19 @@ export class SectionRun {
     else this.wait(stage, enough);
   }
 
+  /** The least salt anywhere, %: between the needles or at the core. */
+  leastSalt(): number {
+    let least = Infinity;
+    for (const i of this.grid.cells) least = Math.min(least, this.salt[i] ?? 0);
+    return least;
+  }
+
   /** Hours played. */
   elapsedH(): number {
     return this.hours;
   }
 
-  /** Whether the core has come to a share of the mean. */
+  /** Core ÷ mean. */
   evenness(): number {
     const mean = this.meanSalt();
     return mean <= 0 ? 0 : (this.salt[this.grid.core] ?? 0) / mean;
@@ -195,7 +211,8 @@ export class SectionRun {
 
   /** Steps through a stage, each as long as is stable, ending on every sample. */
   private wait(stage: Exclude<Stage, { kind: 'inject' }>, enough: () => boolean): void {
-    const bath = stage.kind === 'bath' ? { massG: stage.bathG === 'infinite' ? Infinity : stage.bathG, percent: stage.saltPercent } : null;
+    const bath = stage.kind === 'bath' ? this.bathOf(stage) : null;
+    const sampleH = stage.sampleHours ?? this.sampleH;
     const factor = this.diffusivity * 1e6 * warmth(stage.temperatureC ?? USUAL_C);
     const longestS = stableSeconds(this.grid, factor, bath, this.partition, this.massG);
     const before = this.total();
@@ -203,7 +220,7 @@ export class SectionRun {
     let given = 0;
     let doneH = 0;
     while (doneH < stage.hours - 1e-9) {
-      const nextH = Math.min(stage.hours, doneH + this.sampleH);
+      const nextH = Math.min(stage.hours, doneH + sampleH);
       const seconds = (nextH - doneH) * 3600;
       const [steps, inner] = strides(seconds / longestS);
       for (let step = 0; step < steps; step += 1) {
@@ -219,6 +236,12 @@ export class SectionRun {
     const bathLost = bath === null || bath.massG === Infinity ? given : bathBefore - bath.percent * bath.massG;
     this.lost += Math.abs(this.total() - before - given) + Math.abs(bathLost - given);
     this.moved += Math.abs(given);
+  }
+
+  private bathOf(stage: Extract<Stage, { kind: 'bath' }>): { massG: number; percent: number } {
+    if (stage.goesOn !== true || this.lastBath === null)
+      this.lastBath = { massG: stage.bathG === 'infinite' ? Infinity : stage.bathG, percent: stage.saltPercent };
+    return this.lastBath;
   }
 
   /**
@@ -280,7 +303,8 @@ export class SectionRun {
     return this.meanSalt() * this.massG;
   }
 
-  private meanSalt(): number {
+  /** Mean over the section, %. */
+  meanSalt(): number {
     const { cells, area, areaMm2 } = this.grid;
     let sum = 0;
     for (const i of cells) sum += (this.salt[i] ?? 0) * (area[i] ?? 0);
@@ -337,6 +361,7 @@ function requireStages(stages: readonly Stage[]): void {
     if (stage.kind === 'inject') return;
     if (stage.kind !== 'bath' && stage.kind !== 'rest') throw new InputError(`stages.${i}.kind`, 'A stage is a bath, a rest or a pump.');
     requireNumber(`stages.${i}.hours`, stage.hours, { min: 0, max: MOST_HOURS, unit: 'h' });
+    if (stage.sampleHours !== undefined) requireNumber(`stages.${i}.sampleHours`, stage.sampleHours, { min: Math.max(1e-3, stage.hours / 2000), unit: 'h' });
     requireNumber(`stages.${i}.temperatureC`, stage.temperatureC ?? USUAL_C, { min: -2, max: 40, unit: '°C' });
     if (stage.kind !== 'bath') return;
     requireNumber(`stages.${i}.saltPercent`, stage.saltPercent, { min: 0, max: SATURATED_SALT_PERCENT, unit: '%' });

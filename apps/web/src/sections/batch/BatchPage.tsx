@@ -1,5 +1,5 @@
 import { STATION_NAMES, type StepState } from '@bunkhouse/core';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useBatch, type Batch } from '../../data/batches';
 import { BrineSheet } from '../../instruments/BrineSheet';
@@ -18,6 +18,12 @@ import { useNow } from '../../shell/useNow';
 import { LeaveOut } from './LeaveOut';
 import { LogPanel } from './LogPanel';
 import { Ticket } from './Ticket';
+
+/** Drawn once the rest stands: it brings a worker with it. */
+const CurePanel = lazy(async () => ({ default: (await import('./CurePanel')).CurePanel }));
+
+/** Stations at which salt is still on its way. */
+const SALT_MOVES: readonly (string | null)[] = ['prep', 'cure', 'soak', 'dry'];
 
 /** One batch: its ticket, the present step, and every figure that follows. */
 export function BatchPage() {
@@ -66,6 +72,11 @@ function WholeBatch({ batch }: { batch: Batch }) {
               setLogged(logged + 1);
             }}
           />
+        )}
+        {SALT_MOVES.includes(state.station) && (
+          <Suspense fallback={null}>
+            <CurePanel batch={batch} now={now} />
+          </Suspense>
         )}
         {chilling && <ChillGates gates={state.cooling} now={now} />}
         <NitriteGauge

@@ -1,0 +1,121 @@
+import type { CourseMark, PullWindow } from '@bunkhouse/core';
+import { scaleLinear } from 'd3-scale';
+import { useMemo } from 'react';
+import { digits } from '../shell/quantities';
+
+interface CureCurveProps {
+  timesH: readonly number[];
+  core: readonly number[];
+  mean: readonly number[];
+  edge: readonly number[];
+  unit: string;
+  marks: readonly CourseMark[];
+  window: PullWindow;
+  /** days of the trade's rules, as marks on the same axis */
+  rules: readonly { days: number; name: string }[];
+  pullH: number;
+  nowH: number;
+  atH: number;
+}
+
+const WIDTH = 560;
+const HEIGHT = 236;
+const INSET = { left: 34, right: 10, top: 16, bottom: 58 };
+
+/** Core, mean and edge against the days, with what was done and when it may be pulled. */
+export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules, pullH, nowH, atH }: CureCurveProps) {
+  const end = Math.max(timesH.at(-1) ?? 1, 1);
+  const most = Math.max(1e-9, ...mean, ...core, ...edge) * 1.06;
+  const x = scaleLinear([0, end], [INSET.left, WIDTH - INSET.right]);
+  const y = scaleLinear([0, most], [HEIGHT - INSET.bottom, INSET.top]).clamp(true);
+  const floor = HEIGHT - INSET.bottom;
+  const lines = useMemo(() => {
+    const path = (values: readonly number[]) => `M${values.map((value, i) => `${x(timesH[i] ?? 0).toFixed(1)} ${y(value).toFixed(1)}`).join('L')}`;
+    return { core: path(core), mean: path(mean), edge: path(edge) };
+    // The scales follow from the same values.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [timesH, core, mean, edge]);
+  const every = Math.max(1, Math.ceil(end / 24 / 10));
+  const dayTicks = Array.from({ length: Math.floor(end / 24 / every) + 1 }, (_, i) => i * every);
+  const near = timesH.findIndex((h) => h >= atH);
+  const sample = near < 0 ? timesH.length - 1 : near;
+  const span = windowWords(window, pullH);
+  return (
+    <svg
+      className="cure-curve"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`Against time, in ${unit}: at day ${digits(atH / 24, 1)} core ${digits(core[sample] ?? 0, 2)}, mean ${digits(mean[sample] ?? 0, 2)}, edge ${digits(edge[sample] ?? 0, 2)}. ${span}`}
+    >
+      {window.bestH !== null && window.bestH < end && (
+        <rect
+          x={x(window.bestH)}
+          y={INSET.top}
+          width={Math.max(0, x(Math.min(end, pullH)) - x(window.bestH))}
+          height={floor - INSET.top}
+          className="best-span"
+        />
+      )}
+      {y.ticks(4).map((value) => (
+        <g key={value}>
+          <path d={`M${INSET.left} ${y(value)}H${WIDTH - INSET.right}`} className="grid-line" />
+          <text x={INSET.left - 5} y={y(value) + 4} textAnchor="end" className="axis">
+            {digits(value, most < 4 ? 1 : 0)}
+          </text>
+        </g>
+      ))}
+      <path d={lines.edge} className="curve edge" />
+      <path d={lines.mean} className="curve mean" />
+      <path d={lines.core} className="curve core" />
+      <path d={`M${INSET.left} ${floor}H${WIDTH - INSET.right}`} className="axis-line" />
+      {dayTicks.map((day) => (
+        <text key={day} x={x(day * 24)} y={floor + 15} textAnchor="middle" className="axis">
+          {day}
+        </text>
+      ))}
+      {marks
+        .filter((mark) => mark.kind !== 'turn' && mark.kind !== 'plate' && mark.kind !== 'soakOut')
+        .map((mark) => (
+          <g key={`${mark.kind}${mark.atH}`}>
+            <path d={`M${x(mark.atH)} ${INSET.top}V${floor}`} className={`mark-line${mark.done ? ' done' : ''}`} />
+          </g>
+        ))}
+      {rules.map((rule, i) => (
+        <g key={rule.name}>
+          <path d={`M${x(Math.min(end, rule.days * 24))} ${floor + 20}v8`} className="rule-mark" />
+          <text x={Math.min(WIDTH - 90, x(Math.min(end, rule.days * 24)) + 4)} y={floor + 30 + (i % 2) * 14} className="axis faint">
+            {rule.name} {digits(rule.days, 0)} d
+          </text>
+        </g>
+      ))}
+      {nowH > 0 && nowH < end && (
+        <>
+          <path d={`M${x(nowH)} 6V${floor}`} className="now-line" />
+          <text x={x(nowH) + 4} y={13} className="axis now">
+            now
+          </text>
+        </>
+      )}
+      <path d={`M${x(atH)} ${INSET.top}V${floor}`} className="at-line" />
+      <circle cx={x(atH)} cy={y(mean[sample] ?? 0)} r={4.5} className="dot mean" />
+      <circle cx={x(atH)} cy={y(core[sample] ?? 0)} r={4.5} className="dot core" />
+      <text x={WIDTH - INSET.right} y={HEIGHT - 2} textAnchor="end" className="axis faint">
+        days
+      </text>
+    </svg>
+  );
+}
+
+/** When to pull, in a sentence. */
+export function windowWords({ earliestH, bestH, lookedH }: PullWindow, pullH: number): string {
+  const day = (h: number) => `day ${digits(h / 24, 1)}`;
+  if (earliestH === null) return `By the model the middle does not take colour within ${digits(lookedH / 24, 0)} days. Pump it.`;
+  const best = bestH === null ? `not even within ${digits(lookedH / 24, 0)} days` : `even from ${day(bestH)}`;
+  const planned =
+    pullH < earliestH
+      ? `Planned for ${day(pullH)}, before that: the middle would stay grey.`
+      : bestH !== null && pullH >= bestH
+        ? `Planned for ${day(pullH)}: even by then.`
+        : `Planned for ${day(pullH)}: coloured, not yet even.`;
+  return `Coloured to the middle from ${day(earliestH)}, ${best}. ${planned}`;
+}

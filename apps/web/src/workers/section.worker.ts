@@ -1,0 +1,53 @@
+import { InputError, programHours, pullWindow, simulateSection, thicknessMm, type CureCourse, type SectionSimulation } from '@bunkhouse/core';
+import type { SectionAnswer, SectionAsk, SectionReport, SpeciesCourse } from './sectionMessages';
+
+/** Cells across the thickness: as fine as the eye needs. */
+const ACROSS = 48;
+const SAMPLES = 180;
+
+const tell = (report: SectionReport, transfer: Transferable[] = []) => postMessage(report, { transfer });
+
+addEventListener('message', ({ data: { key, course } }: MessageEvent<SectionAsk>) => {
+  try {
+    const answer = work(course, (progress) => tell({ key, progress }));
+    tell({ key, answer }, [answer.salt.fields.buffer, answer.nitrite.fields.buffer]);
+  } catch (error) {
+    tell({ key, fault: error instanceof InputError ? error.message : 'The picture could not be computed.' });
+  }
+});
+
+function work(course: CureCourse, progress: (share: number) => void): SectionAnswer {
+  const cellMm = Math.max(0.8, thicknessMm(course.section) / ACROSS);
+  const run = (species: 'salt' | 'nitrite', cell: number): SectionSimulation =>
+    simulateSection({
+      section: course.section,
+      meatG: course.meatG,
+      cellMm: cell,
+      stages: course.stages[species],
+      sampleHours: Math.max(0.1, programHours(course.stages[species]) / SAMPLES),
+    });
+  const salt = run('salt', cellMm);
+  progress(0.35);
+  const nitrite = run('nitrite', cellMm);
+  progress(0.7);
+  const coarse = run('salt', cellMm * 2);
+  const pulled = salt.timesH.findIndex((h) => h >= course.pullH - 1e-6);
+  const window = pullWindow(course, cellMm * 2);
+  return {
+    width: salt.width,
+    height: salt.height,
+    cellMm,
+    salt: speciesOf(salt),
+    nitrite: speciesOf(nitrite),
+    window,
+    balanceError: Math.max(salt.saltBalanceError, nitrite.saltBalanceError),
+    cellError: Math.abs((salt.mean[pulled] ?? 0) - (coarse.mean[coarse.timesH.findIndex((h) => h >= course.pullH - 1e-6)] ?? 0)),
+  };
+}
+
+function speciesOf(run: SectionSimulation): SpeciesCourse {
+  const size = run.width * run.height;
+  const fields = new Float32Array(size * run.timesH.length);
+  run.timesH.forEach((_h, i) => fields.set(run.field(i), i * size));
+  return { timesH: run.timesH, core: run.core, mean: run.mean, edge: run.edge, fields };
+}
