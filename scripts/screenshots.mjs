@@ -29,6 +29,16 @@ await picture('batch-cure', curing);
 await picture('batch-cure-night', curing, { scheme: 'dark' });
 await picture('batch-mixing', at('canadian-bacon', 'weigh'));
 await picture('batch-chill', at('canadian-bacon', 'into-cold'));
+const inside = (name) => async (page) => {
+  await page.getByRole('img', { name: /^Section at day/ }).waitFor({ timeout: 30_000 });
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByRole('region', { name: 'The cure inside the meat' }).evaluate((panel) => panel.scrollIntoView());
+};
+await picture('section', curing, { before: inside('Salt') });
+await picture('section-night', `/batches/${live.find((batch) => batch.design.product === 'pastrami' && batch.entries.at(-1)?.stepId.startsWith('turn')).id}`, {
+  scheme: 'dark',
+  before: inside('Nitrite'),
+});
 const spoons = new URLSearchParams({
   product: 'canadian-bacon',
   door: 'have',

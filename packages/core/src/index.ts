@@ -65,4 +65,5 @@ export * from './process/checkEntry.js';
 export * from './process/planBatch.js';
 export * from './process/cureCourse.js';
 export * from './process/pullWindow.js';
+export * from './process/soakPlan.js';
 export * from './process/usualDesign.js';

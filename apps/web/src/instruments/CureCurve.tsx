@@ -20,7 +20,7 @@ interface CureCurveProps {
 
 const WIDTH = 560;
 const HEIGHT = 236;
-const INSET = { left: 34, right: 10, top: 16, bottom: 58 };
+const INSET = { left: 34, right: 44, top: 16, bottom: 58 };
 
 /** Core, mean and edge against the days, with what was done and when it may be pulled. */
 export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules, pullH, nowH, atH }: CureCurveProps) {
@@ -67,6 +67,11 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules
       <path d={lines.edge} className="curve edge" />
       <path d={lines.mean} className="curve mean" />
       <path d={lines.core} className="curve core" />
+      {named({ core: y(core.at(-1) ?? 0), mean: y(mean.at(-1) ?? 0), edge: y(edge.at(-1) ?? 0) }).map(([name, at]) => (
+        <text key={name} x={WIDTH - INSET.right + 5} y={at + 4} className={`axis ${name}`}>
+          {name}
+        </text>
+      ))}
       <path d={`M${INSET.left} ${floor}H${WIDTH - INSET.right}`} className="axis-line" />
       {dayTicks.map((day) => (
         <text key={day} x={x(day * 24)} y={floor + 15} textAnchor="middle" className="axis">
@@ -104,6 +109,16 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules
       </text>
     </svg>
   );
+}
+
+/** The curves’ names at their ends, no nearer than a line of text. */
+function named(ends: Readonly<Record<'core' | 'mean' | 'edge', number>>): [string, number][] {
+  const sorted = Object.entries(ends).sort((a, b) => a[1] - b[1]);
+  let free = -Infinity;
+  return sorted.map(([name, at]) => {
+    free = Math.max(at, free + 14);
+    return [name, free];
+  });
 }
 
 /** When to pull, in a sentence. */

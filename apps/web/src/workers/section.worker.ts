@@ -1,4 +1,4 @@
-import { InputError, programHours, pullWindow, simulateSection, thicknessMm, type CureCourse, type SectionSimulation } from '@bunkhouse/core';
+import { InputError, programHours, pullWindow, simulateSection, soakPlan, thicknessMm, type CureCourse, type SectionSimulation } from '@bunkhouse/core';
 import type { SectionAnswer, SectionAsk, SectionReport, SpeciesCourse } from './sectionMessages';
 
 /** Cells across the thickness: as fine as the eye needs. */
@@ -40,6 +40,7 @@ function work(course: CureCourse, progress: (share: number) => void): SectionAns
     salt: speciesOf(salt),
     nitrite: speciesOf(nitrite),
     window,
+    soak: soakPlan(course, { cellMm }),
     balanceError: Math.max(salt.saltBalanceError, nitrite.saltBalanceError),
     cellError: Math.abs((salt.mean[pulled] ?? 0) - (coarse.mean[coarse.timesH.findIndex((h) => h >= course.pullH - 1e-6)] ?? 0)),
   };

@@ -1,4 +1,4 @@
-import type { CureCourse, PullWindow } from '@bunkhouse/core';
+import type { CureCourse, PullWindow, SoakPlan } from '@bunkhouse/core';
 
 /** What is asked of the worker. */
 export interface SectionAsk {
@@ -23,6 +23,7 @@ export interface SectionAnswer {
   salt: SpeciesCourse;
   nitrite: SpeciesCourse;
   window: PullWindow;
+  soak: SoakPlan;
   balanceError: number;
   /** difference of the mean at the pull to a run with cells twice as wide, % salt */
   cellError: number;

@@ -311,14 +311,20 @@ export class SectionRun {
     return sum / areaMm2;
   }
 
-  private sample(bathPercent: number): void {
-    const { core, edge } = this.grid;
+  /** Mean of the cells beside the brine, %. */
+  edgeSalt(): number {
+    const { edge } = this.grid;
     let rim = 0;
     for (const i of edge) rim += this.salt[i] ?? 0;
+    return edge.length === 0 ? 0 : rim / edge.length;
+  }
+
+  private sample(bathPercent: number): void {
+    const { core } = this.grid;
     this.course.timesH.push(this.hours);
     this.course.core.push(this.salt[core] ?? 0);
     this.course.mean.push(this.meanSalt());
-    this.course.edge.push(edge.length === 0 ? 0 : rim / edge.length);
+    this.course.edge.push(this.edgeSalt());
     this.course.bath.push(bathPercent);
     this.kept.push(Float32Array.from(this.salt.subarray(0, this.inverse.length)));
   }

@@ -4,6 +4,7 @@ import type { DoneEntry, LogEntry, StepValues } from './logEntry.js';
 import { processFor } from './processes.js';
 import { pullWindow } from './pullWindow.js';
 import { replay, type BatchRecord } from './replay.js';
+import { soakMinutes, soakPlan } from './soakPlan.js';
 import { usualDesign } from './usualDesign.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
@@ -100,5 +101,27 @@ describe('when it may be pulled', () => {
   test('a slower meat must wait longer', () => {
     const course = courseOf('pastrami');
     expect(pullWindow(course, 2, 2e-10).bestH ?? Infinity).toBeGreaterThan(pullWindow(course, 2, 4e-10).bestH ?? 0);
+  });
+});
+
+describe('how long to soak', () => {
+  const plan = soakPlan(courseOf('ham-bone-in', HAM, 30), { cellMm: 5 });
+
+  test('the edge falls first and fast, the mean slowly, and more water changes take more', () => {
+    expect(plan.edge[0]).toBeGreaterThan(plan.mean[0] ?? Infinity);
+    plan.mean.slice(1).forEach((mean, i) => expect(mean).toBeLessThan(plan.mean[i] ?? 0));
+    const hour = plan.minutes.findIndex((minutes) => minutes >= 60);
+    expect((plan.edge[0] ?? 0) - (plan.edge[hour] ?? 0)).toBeGreaterThan(3 * ((plan.mean[0] ?? 0) - (plan.mean[hour] ?? 0)));
+    expect(soakPlan(courseOf('ham-bone-in', HAM, 30), { cellMm: 5, changes: 5 }).mean.at(-1)).toBeLessThan(plan.mean.at(-1) ?? 0);
+  });
+
+  test('minutes to a taste: at that minute the edge is at it; none are needed where it is not salty, and some tastes are never reached', () => {
+    const target = ((plan.edge[0] ?? 0) + (plan.edge[6] ?? 0)) / 2;
+    const minutes = soakMinutes(plan, target) ?? Number.NaN;
+    expect(minutes).toBeGreaterThan(0);
+    expect(minutes).toBeLessThan(30);
+    expect(soakMinutes(plan, 20)).toBe(0);
+    expect(soakMinutes(plan, 0)).toBeNull();
+    expect(() => soakPlan(courseOf('ham-bone-in', HAM, 30), { cellMm: 5, waterPerMeat: 0 })).toThrow(/more than 0/);
   });
 });

@@ -75,6 +75,18 @@ export function cureCourse(record: BatchRecord, state: BatchState, code: string)
   };
 }
 
+/** The stages of a course up to its pull: needle and brine. */
+export function stagesUntilPull({ pullH, stages }: CureCourse, species: Species): Stage[] {
+  const kept: Stage[] = [];
+  let hours = 0;
+  for (const stage of stages[species]) {
+    if (hours >= pullH - 1e-6) break;
+    kept.push(stage);
+    if (stage.kind !== 'inject') hours += stage.hours;
+  }
+  return kept;
+}
+
 interface CourseEvent {
   kind: CourseMark['kind'];
   at: number;

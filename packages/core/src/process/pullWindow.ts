@@ -1,5 +1,5 @@
-import { SectionRun, type SimulateSectionParams, type Stage } from '../diffusion/simulateSection.js';
-import type { CureCourse } from './cureCourse.js';
+import { programHours, SectionRun, type SimulateSectionParams, type Stage } from '../diffusion/simulateSection.js';
+import { stagesUntilPull, type CureCourse } from './cureCourse.js';
 
 /** When a piece may be pulled, h from the start of its course; null where it is not reached within the time looked at. */
 export interface PullWindow {
@@ -24,7 +24,7 @@ const LONGEST_H = 60 * 24;
  */
 export function pullWindow(course: CureCourse, cellMm: number, diffusivity?: number): PullWindow {
   const reached = (species: 'salt' | 'nitrite', enough: (run: SectionRun) => boolean): number | null => {
-    const stages = untilPull(course, course.stages[species]);
+    const stages = goingOn(course, species);
     const params: SimulateSectionParams = {
       section: course.section,
       meatG: course.meatG,
@@ -52,14 +52,8 @@ export function pullWindow(course: CureCourse, cellMm: number, diffusivity?: num
 }
 
 /** The stages in pump and brine, the brine going on for as long as is looked. */
-function untilPull({ pullH }: CureCourse, stages: readonly Stage[]): Stage[] {
-  const kept: Stage[] = [];
-  let hours = 0;
-  for (const stage of stages) {
-    if (hours >= pullH - 1e-6) break;
-    kept.push(stage);
-    if (stage.kind !== 'inject') hours += stage.hours;
-  }
+function goingOn(course: CureCourse, species: 'salt' | 'nitrite'): Stage[] {
+  const kept = stagesUntilPull(course, species);
   const brine = kept.findLast((stage) => stage.kind === 'bath');
-  return brine === undefined ? kept : [...kept, { ...brine, hours: Math.max(0, LONGEST_H - hours), goesOn: true }];
+  return brine === undefined ? kept : [...kept, { ...brine, hours: Math.max(0, LONGEST_H - programHours(kept)), goesOn: true }];
 }

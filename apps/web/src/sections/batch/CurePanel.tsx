@@ -1,8 +1,9 @@
-import { COLOURED_PPM, cureCourse, PROCESSES, type CureCourse } from '@bunkhouse/core';
+import { COLOURED_PPM, cureCourse, PROCESSES, soakMinutes, type CureCourse, type SoakPlan } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { CureCurve, windowWords } from '../../instruments/CureCurve';
 import { Hero } from '../../instruments/Hero';
+import { NumberField } from '../../instruments/NumberField';
 import { SectionPicture } from '../../instruments/SectionPicture';
 import { Choice } from '../../shell/Choice';
 import { digits } from '../../shell/quantities';
@@ -116,6 +117,7 @@ function Course({ answer, course, batch, now }: { answer: SectionAnswer; course:
         />
         <Scrubber atH={atH} endH={endH} course={course} onChange={setChosenH} />
         <p className="lead">{windowWords(answer.window, course.pullH)}</p>
+        <Soak plan={answer.soak} design={batch.record.design.saltPercent} />
         <p className="note">
           Diffusion at 3 × 10⁻¹⁰ m²/s in lean meat, a modelling choice. Salt in and out balances to {answer.balanceError.toExponential(0)}; the cells are good
           for ± {digits(Math.max(0.01, answer.cellError), 2)} % salt. Days to pull stay yours: cut, look, smell.
@@ -123,6 +125,68 @@ function Course({ answer, course, batch, now }: { answer: SectionAnswer; course:
       </div>
     </div>
   );
+}
+
+/** Minutes at which the soak is told. */
+const TOLD = [0, 20, 40, 60, 120, 240] as const;
+
+/** What fresh water does after the pull: the edge is what the fry test tastes. */
+function Soak({ plan, design }: { plan: SoakPlan; design: number }) {
+  const [target, setTarget] = useState<number | undefined>(design);
+  const minutes = target === undefined || !(target >= 0 && target <= 26) ? null : soakMinutes(plan, target);
+  const at = (values: readonly number[], minute: number) =>
+    values[
+      Math.max(
+        0,
+        plan.minutes.findIndex((m) => m >= minute - 1e-6),
+      )
+    ] ?? 0;
+  return (
+    <div className="soak-plan">
+      <div className="soak-target">
+        <NumberField label="Salt wanted at the edge" sign="%" value={target} onChange={setTarget} />
+        <p className="note">{soakWords(minutes, plan)}</p>
+      </div>
+      <table className="book argument">
+        <caption className="sr">Salt after minutes in fresh water</caption>
+        <thead>
+          <tr>
+            <th scope="col">In fresh water</th>
+            {TOLD.map((minute) => (
+              <th key={minute} scope="col" className="n">
+                {minute < 60 ? `${minute} min` : `${minute / 60} h`}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {(['edge', 'mean'] as const).map((what) => (
+            <tr key={what}>
+              <th scope="row">{what === 'edge' ? 'Edge, as fried' : 'Mean'}</th>
+              {TOLD.map((minute) => (
+                <td key={minute} className="n">
+                  {digits(at(plan[what], minute), 2)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function soakWords(minutes: number | null, { mean, minutes: looks }: SoakPlan): string {
+  if (minutes === null) return 'Not within a day of fresh water, by the model.';
+  if (minutes < 1) return 'No soak is needed for that, by the model. Fry a slice all the same.';
+  const after =
+    mean[
+      Math.max(
+        0,
+        looks.findIndex((m) => m >= minutes),
+      )
+    ] ?? 0;
+  return `About ${minutes < 90 ? `${digits(minutes, 0)} min` : `${digits(minutes / 60, 1)} h`} after the pull, in four times its weight of cold water; the mean is then ${digits(after, 2)} %. The salt evens out later: the edge gains some back.`;
 }
 
 const sampleAt = (timesH: readonly number[], atH: number): number => {

@@ -14,6 +14,10 @@ export const GUIDE: { cautions: readonly string[]; terms: readonly (readonly [st
     ['Pump', 'Brine put into the meat by needle, as % of green weight: (after - before) ÷ green.'],
     ['Cover brine', 'The brine that a piece lies in.'],
     ['Pull', 'To lift the piece out at the end of the cure.'],
+    [
+      'The section',
+      'A modelled cut face: salt and nitrite wander in from brine and needle at a pace that depends on thickness and cold. It is no measurement: cut, look and smell decide.',
+    ],
     ['Pellicle', 'The tacky, dull skin that takes the smoke.'],
     ['Pick-up', 'What a covered piece gains in weight by the day it is pulled. Inspectors take 10 % of green weight until it is weighed.'],
     ['Percent salt', 'Of the water, of the brine, or of meat and water: three numbers for one bucket. Ask which is meant before arguing about it.'],
