@@ -27,3 +27,21 @@ test('the cure inside a ham: scrubbed from the needle to the plate, salt and nit
   await panel.getByRole('button', { name: 'the pull' }).click();
   await expect(picture).toHaveAccessibleName(/nitrite: core \d+ ppm, mean 1[2-6]\d/);
 });
+
+test('planning by the model: the days that make it even are a tap, and thinner pieces need fewer', async ({ page }) => {
+  await page.goto('/new');
+  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  const forecast = page.getByRole('region', { name: 'At the pull' });
+  await expect(forecast).toContainText('coloured, not yet even', { timeout: 30_000 });
+  const take = forecast.getByRole('button', { name: /^Take \d+(\.\d)? days: even by then$/ });
+  const days = Number(/[\d.]+/.exec((await take.textContent()) ?? '')?.[0]);
+  // By the analytic solution of a cylinder 85 mm through: two weeks leave the core at 7 tenths of the mean, three make it even.
+  expect(days).toBeGreaterThan(15);
+  expect(days).toBeLessThan(24);
+  await take.click();
+  await expect(page.getByLabel('Days of cure', { exact: true })).toHaveValue(String(days));
+  await expect(forecast).toContainText('even by then', { timeout: 30_000 });
+  await page.getByLabel('Diameter', { exact: true }).fill('60');
+  await page.getByLabel('Days of cure', { exact: true }).fill('5');
+  await expect(forecast.getByRole('button', { name: /^Take (8|9|10)(\.\d)? days/ })).toBeVisible({ timeout: 30_000 });
+});

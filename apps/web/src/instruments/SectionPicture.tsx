@@ -17,6 +17,9 @@ interface SectionPictureProps {
   label: string;
 }
 
+/** Steps of colour for salt, % of the meat. */
+export const SALT_STEPS: readonly number[] = [0.25, 0.75, 1.25, 1.75, 2.25, 2.75, 3.5];
+
 const SIDE = 300;
 /** A slab is drawn as a piece of it, so much wider than thick. */
 const SLAB_WIDE = 1.6;

@@ -13,6 +13,8 @@ interface SectionState {
 const known = new Map<string, SectionAnswer>();
 const MOST_KNOWN = 6;
 const RETRIES = 2;
+/** While somebody types, nothing is begun that the next key would end, ms. */
+const REST_MS = 200;
 
 /**
  * The simulated course of a piece, computed in a worker. The last answer stays until the next one is there; a new input ends the work
@@ -58,8 +60,11 @@ export function useSection(course: CureCourse): SectionState & { stale: boolean 
       worker.postMessage(ask);
     };
     setState({ progress: 0, fault: null });
-    begin();
-    return () => worker?.terminate();
+    const timer = setTimeout(begin, REST_MS);
+    return () => {
+      clearTimeout(timer);
+      worker?.terminate();
+    };
   }, [key]);
   return { answer: shown?.answer ?? null, stale: shown !== null && shown.key !== key, ...state };
 }

@@ -219,10 +219,13 @@ export class SectionRun {
     const bathBefore = bath === null || bath.massG === Infinity ? 0 : bath.percent * bath.massG;
     let given = 0;
     let doneH = 0;
+    // A new bath begins with a jump at the rim: short strides first, so that it does not ring.
+    let gentle = stage.kind === 'bath' && stage.goesOn === true ? 0 : GENTLE_SAMPLES;
     while (doneH < stage.hours - 1e-9) {
       const nextH = Math.min(stage.hours, doneH + sampleH);
       const seconds = (nextH - doneH) * 3600;
-      const [steps, inner] = strides(seconds / longestS);
+      const [steps, inner] = strides(seconds / longestS, gentle > 0 ? FEW_LOOKS : MOST_LOOKS);
+      gentle -= 1;
       for (let step = 0; step < steps; step += 1) {
         const gained = this.stride((factor * seconds) / steps, inner, bath);
         given += gained;
@@ -332,10 +335,13 @@ export class SectionRun {
 
 /** Most looks in one stride: longer ones blur the first hours. */
 const MOST_LOOKS = 9;
+const FEW_LOOKS = 3;
+/** Samples after a new bath that are walked in short strides. */
+const GENTLE_SAMPLES = 4;
 
 /** So many strides of so many looks each for a time of so many plain steps. */
-function strides(plainSteps: number): [count: number, looks: number] {
-  const count = Math.max(1, Math.ceil(plainSteps / ((MOST_LOOKS * MOST_LOOKS + MOST_LOOKS) / 2)));
+function strides(plainSteps: number, mostLooks: number): [count: number, looks: number] {
+  const count = Math.max(1, Math.ceil(plainSteps / ((mostLooks * mostLooks + mostLooks) / 2)));
   const each = plainSteps / count;
   // The smallest odd number of looks that is stable.
   let looks = Math.max(3, Math.ceil((Math.sqrt(1 + 8 * each) - 1) / 2));

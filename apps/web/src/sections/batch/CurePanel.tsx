@@ -4,7 +4,7 @@ import type { Batch } from '../../data/batches';
 import { CureCurve, windowWords } from '../../instruments/CureCurve';
 import { Hero } from '../../instruments/Hero';
 import { NumberField } from '../../instruments/NumberField';
-import { SectionPicture } from '../../instruments/SectionPicture';
+import { SALT_STEPS, SectionPicture } from '../../instruments/SectionPicture';
 import { Choice } from '../../shell/Choice';
 import { digits } from '../../shell/quantities';
 import { useSection } from '../../workers/useSection';
@@ -15,7 +15,7 @@ type Species = 'salt' | 'nitrite';
 const HOUR_MS = 3_600_000;
 /** Steps of colour, in the unit that is shown: % salt, ppm nitrite. */
 const STEPS: Readonly<Record<Species, readonly number[]>> = {
-  salt: [0.25, 0.75, 1.25, 1.75, 2.25, 2.75, 3.5],
+  salt: SALT_STEPS,
   nitrite: [COLOURED_PPM, 40, 80, 120, 160, 200, 260],
 };
 const PPM_PER_PERCENT = 1e4;

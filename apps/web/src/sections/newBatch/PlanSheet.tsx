@@ -8,9 +8,20 @@ import { Readings } from '../../instruments/Readings';
 import { Plate } from '../../shell/glyphs';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
+import { PullForecast } from './PullForecast';
 
 /** What a design comes to: nitrite, brines, pump, and the days. */
-export function PlanSheet({ request, state, onTarget }: { request: BatchRequest; state: BatchState; onTarget: (ppm: number) => void }) {
+export function PlanSheet({
+  request,
+  state,
+  onTarget,
+  onDays,
+}: {
+  request: BatchRequest;
+  state: BatchState;
+  onTarget: (ppm: number) => void;
+  onDays: (days: number) => void;
+}) {
   const design = toDesign(request);
   const { figures, findings } = state;
   const { floor, limit, verdict } = figures.nitrite.judgement;
@@ -33,6 +44,7 @@ export function PlanSheet({ request, state, onTarget }: { request: BatchRequest;
         {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} pieces={design.pieces} />}
         <Readings figures={figures} facts={state.facts} />
       </div>
+      <PullForecast request={request} state={state} onDays={onDays} />
       <PlanDates state={state} />
     </>
   );

@@ -17,7 +17,15 @@ export function Result({ refusal }: { refusal: string | null }) {
   const stop = stopOf(plan);
   useEffect(() => keepDraft(request), [request]);
   const sheet = useMemo(
-    () => 'state' in plan && <PlanSheet request={request} state={plan.state} onTarget={(ppm) => setValue('nitritePpm', ppm, { shouldValidate: true })} />,
+    () =>
+      'state' in plan && (
+        <PlanSheet
+          request={request}
+          state={plan.state}
+          onTarget={(ppm) => setValue('nitritePpm', ppm, { shouldValidate: true })}
+          onDays={(days) => setValue('cureDays', days, { shouldValidate: true })}
+        />
+      ),
     [plan, request, setValue],
   );
   return (

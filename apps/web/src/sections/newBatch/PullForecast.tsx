@@ -1,0 +1,61 @@
+import { toDesign, type BatchRequest } from '@bunkhouse/api';
+import { COLOURED_PPM, cureCourse, processFor, type BatchState } from '@bunkhouse/core';
+import { useMemo } from 'react';
+import { windowWords } from '../../instruments/CureCurve';
+import { Hero } from '../../instruments/Hero';
+import { SALT_STEPS, SectionPicture } from '../../instruments/SectionPicture';
+import { digits } from '../../shell/quantities';
+import { useSection } from '../../workers/useSection';
+
+const PPM_PER_PERCENT = 1e4;
+/** Days are taken to the half. */
+const HALVES = 2;
+
+/** What the planned days leave in the middle, by the model, and the days that would make it even. */
+export function PullForecast({ request, state, onDays }: { request: BatchRequest; state: BatchState; onDays: (days: number) => void }) {
+  const course = useMemo(
+    () => cureCourse({ id: '', code: '', design: toDesign(request), process: processFor(request.product), entries: [] }, state, 'A'),
+    [request, state],
+  );
+  const { answer, fault, stale } = useSection(course);
+  if (answer === null) return fault === null ? null : <p className="fault">{fault}</p>;
+  const { salt, nitrite, window } = answer;
+  const found = salt.timesH.findIndex((h) => h >= course.pullH - 1e-6);
+  const at = found < 0 ? salt.timesH.length - 1 : found;
+  const size = answer.width * answer.height;
+  const evenDays = window.bestH === null ? null : Math.ceil(((window.bestH - (course.pullH - request.cureDays * 24)) / 24) * HALVES) / HALVES;
+  const offered = request.school === 'equilibrium' && evenDays !== null && evenDays > request.cureDays && evenDays <= 60 ? evenDays : null;
+  return (
+    <section className="panel forecast" aria-label="At the pull">
+      <div className="ph">
+        <h2>At the pull, day {digits(request.cureDays, 1)}</h2>
+        <span className="aside">{stale ? 'computing' : 'modelled, not measured'}</span>
+      </div>
+      <div className="forecast-in">
+        <SectionPicture
+          section={course.section}
+          width={answer.width}
+          height={answer.height}
+          cellMm={answer.cellMm}
+          field={salt.fields.subarray(at * size, (at + 1) * size)}
+          steps={SALT_STEPS}
+          species="salt"
+          coloured={{ field: nitrite.fields.subarray(at * size, (at + 1) * size), from: COLOURED_PPM / PPM_PER_PERCENT }}
+          label={`Section at the pull: core ${digits(salt.core[at] ?? 0, 2)} % salt, mean ${digits(salt.mean[at] ?? 0, 2)}`}
+        />
+        <div>
+          <div className="pair">
+            <Hero size="md" label="Core" value={digits(salt.core[at] ?? 0, 2)} unit="% salt" />
+            <Hero size="md" label="Mean" value={digits(salt.mean[at] ?? 0, 2)} unit="% salt" />
+          </div>
+          <p className="lead">{windowWords(window, course.pullH)}</p>
+          {offered !== null && (
+            <button type="button" className="btn" onClick={() => onDays(offered)}>
+              Take {digits(offered, 1)} days: even by then
+            </button>
+          )}
+        </div>
+      </div>
+    </section>
+  );
+}
