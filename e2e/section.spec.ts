@@ -38,9 +38,13 @@ test('planning by the model: the days that make it even are a tap, and thinner p
   // By the analytic solution of a cylinder 85 mm through: two weeks leave the core at 7 tenths of the mean, three make it even.
   expect(days).toBeGreaterThan(15);
   expect(days).toBeLessThan(24);
+  await forecast.getByRole('button', { name: 'Hold this to compare' }).click();
   await take.click();
   await expect(page.getByLabel('Days of cure', { exact: true })).toHaveValue(String(days));
   await expect(forecast).toContainText('even by then', { timeout: 30_000 });
+  await expect(forecast).toContainText(/Held to compare, pale: 14 days, core 1\.\d\d %/);
+  await forecast.getByRole('button', { name: 'Let the held one go' }).click();
+  await expect(forecast).not.toContainText('Held to compare');
   await page.getByLabel('Diameter', { exact: true }).fill('60');
   await page.getByLabel('Days of cure', { exact: true }).fill('5');
   await expect(forecast.getByRole('button', { name: /^Take (8|9|10)(\.\d)? days/ })).toBeVisible({ timeout: 30_000 });

@@ -16,6 +16,15 @@ interface CureCurveProps {
   pullH: number;
   nowH: number;
   atH: number;
+  /** another course to compare with, drawn pale */
+  ghost?: Ghost | undefined;
+}
+
+/** A course that was held. */
+export interface Ghost {
+  timesH: readonly number[];
+  core: readonly number[];
+  mean: readonly number[];
 }
 
 const WIDTH = 560;
@@ -23,18 +32,20 @@ const HEIGHT = 236;
 const INSET = { left: 34, right: 44, top: 16, bottom: 58 };
 
 /** Core, mean and edge against the days, with what was done and when it may be pulled. */
-export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules, pullH, nowH, atH }: CureCurveProps) {
-  const end = Math.max(timesH.at(-1) ?? 1, 1);
-  const most = Math.max(1e-9, ...mean, ...core, ...edge) * 1.06;
+export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules, pullH, nowH, atH, ghost }: CureCurveProps) {
+  const end = Math.max(timesH.at(-1) ?? 1, ghost?.timesH.at(-1) ?? 1, 1);
+  const most = Math.max(1e-9, ...mean, ...core, ...edge, ...(ghost?.mean ?? [])) * 1.06;
   const x = scaleLinear([0, end], [INSET.left, WIDTH - INSET.right]);
   const y = scaleLinear([0, most], [HEIGHT - INSET.bottom, INSET.top]).clamp(true);
   const floor = HEIGHT - INSET.bottom;
   const lines = useMemo(() => {
-    const path = (values: readonly number[]) => `M${values.map((value, i) => `${x(timesH[i] ?? 0).toFixed(1)} ${y(value).toFixed(1)}`).join('L')}`;
-    return { core: path(core), mean: path(mean), edge: path(edge) };
+    const path = (values: readonly number[], at: readonly number[] = timesH) =>
+      `M${values.map((value, i) => `${x(at[i] ?? 0).toFixed(1)} ${y(value).toFixed(1)}`).join('L')}`;
+    const held = ghost === undefined ? null : { core: path(ghost.core, ghost.timesH), mean: path(ghost.mean, ghost.timesH) };
+    return { core: path(core), mean: path(mean), edge: path(edge), held };
     // The scales follow from the same values.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [timesH, core, mean, edge]);
+  }, [timesH, core, mean, edge, ghost]);
   const every = Math.max(1, Math.ceil(end / 24 / 10));
   const dayTicks = Array.from({ length: Math.floor(end / 24 / every) + 1 }, (_, i) => i * every);
   const near = timesH.findIndex((h) => h >= atH);
@@ -64,6 +75,12 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules
           </text>
         </g>
       ))}
+      {lines.held !== null && (
+        <>
+          <path d={lines.held.mean} className="curve ghost mean" />
+          <path d={lines.held.core} className="curve ghost core" />
+        </>
+      )}
       <path d={lines.edge} className="curve edge" />
       <path d={lines.mean} className="curve mean" />
       <path d={lines.core} className="curve core" />

@@ -1,7 +1,7 @@
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
 import { COLOURED_PPM, cureCourse, processFor, type BatchState } from '@bunkhouse/core';
-import { useMemo } from 'react';
-import { windowWords } from '../../instruments/CureCurve';
+import { useMemo, useState } from 'react';
+import { CureCurve, windowWords, type Ghost } from '../../instruments/CureCurve';
 import { Hero } from '../../instruments/Hero';
 import { SALT_STEPS, SectionPicture } from '../../instruments/SectionPicture';
 import { digits } from '../../shell/quantities';
@@ -11,6 +11,15 @@ const PPM_PER_PERCENT = 1e4;
 /** Days are taken to the half. */
 const HALVES = 2;
 
+/** A plan that was held: change anything in the form, and the two stand side by side. */
+interface Held {
+  days: number;
+  core: number;
+  mean: number;
+  evenDays: number | null;
+  curve: Ghost;
+}
+
 /** What the planned days leave in the middle, by the model, and the days that would make it even. */
 export function PullForecast({ request, state, onDays }: { request: BatchRequest; state: BatchState; onDays: (days: number) => void }) {
   const course = useMemo(
@@ -18,11 +27,13 @@ export function PullForecast({ request, state, onDays }: { request: BatchRequest
     [request, state],
   );
   const { answer, fault, stale } = useSection(course);
+  const [held, setHeld] = useState<Held | null>(null);
   if (answer === null) return fault === null ? null : <p className="fault">{fault}</p>;
   const { salt, nitrite, window } = answer;
   const found = salt.timesH.findIndex((h) => h >= course.pullH - 1e-6);
   const at = found < 0 ? salt.timesH.length - 1 : found;
   const size = answer.width * answer.height;
+  const days = processFor(request.product).cureDays[request.school];
   const evenDays = window.bestH === null ? null : Math.ceil(((window.bestH - (course.pullH - request.cureDays * 24)) / 24) * HALVES) / HALVES;
   const offered = request.school === 'equilibrium' && evenDays !== null && evenDays > request.cureDays && evenDays <= 60 ? evenDays : null;
   return (
@@ -49,12 +60,56 @@ export function PullForecast({ request, state, onDays }: { request: BatchRequest
             <Hero size="md" label="Mean" value={digits(salt.mean[at] ?? 0, 2)} unit="% salt" />
           </div>
           <p className="lead">{windowWords(window, course.pullH)}</p>
+          {held !== null && (
+            <p className="note">
+              Held to compare, pale: {held.days} days, core {digits(held.core, 2)} %, mean {digits(held.mean, 2)} %,{' '}
+              {held.evenDays === null ? 'not even within 60 days' : `even from day ${digits(held.evenDays, 1)}`}.
+            </p>
+          )}
           {offered !== null && (
             <button type="button" className="btn" onClick={() => onDays(offered)}>
               Take {digits(offered, 1)} days: even by then
             </button>
           )}
+          <button
+            type="button"
+            className="btn quiet"
+            onClick={() =>
+              setHeld(
+                held === null
+                  ? {
+                      days: request.cureDays,
+                      core: salt.core[at] ?? 0,
+                      mean: salt.mean[at] ?? 0,
+                      evenDays: window.bestH === null ? null : window.bestH / 24,
+                      curve: { timesH: salt.timesH, core: salt.core, mean: salt.mean },
+                    }
+                  : null,
+              )
+            }
+          >
+            {held === null ? 'Hold this to compare' : 'Let the held one go'}
+          </button>
         </div>
+      </div>
+      <div className="forecast-curve">
+        <CureCurve
+          timesH={salt.timesH}
+          core={salt.core}
+          mean={salt.mean}
+          edge={salt.edge}
+          unit="% salt"
+          marks={course.marks}
+          window={window}
+          rules={[
+            { days: days.shortest, name: 'shortest' },
+            { days: days.usual, name: 'usual' },
+          ]}
+          pullH={course.pullH}
+          nowH={0}
+          atH={course.pullH}
+          ghost={held?.curve}
+        />
       </div>
     </section>
   );
