@@ -137,3 +137,26 @@ test('whatever is pasted is read or asked about: nothing breaks and nothing coun
   await expect(page).not.toHaveTitle('broken');
   expect(faults).toEqual([]);
 });
+
+test('typing goes on while the address is written: nothing typed is lost, and a tap on Bench clears nothing', async ({ page }) => {
+  await page.goto('/bench?product=pastrami');
+  const fields: [string, string][] = [
+    ['Weight, all pieces', '4100'],
+    ['Water, ice counts', '1900'],
+    ['Nitrite aimed at', '141'],
+    ['Days in the brine', '11'],
+    ['Salt', '2.1'],
+    ['Heated', '25'],
+  ];
+  for (const [label, value] of fields) {
+    await page.getByLabel(label, { exact: true }).fill(value);
+    // About the time after which the address is written.
+    await page.waitForTimeout(235);
+  }
+  await page.waitForTimeout(700);
+  for (const [label, value] of fields) await expect(page.getByLabel(label, { exact: true })).toHaveValue(value);
+  await expect(page).toHaveURL(/aimPpm=141/);
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await expect(page.getByLabel('Nitrite aimed at', { exact: true })).toHaveValue('141');
+  await expect(page).toHaveURL(/aimPpm=141/);
+});

@@ -23,6 +23,12 @@ test('the cure inside a ham: scrubbed from the needle to the plate, salt and nit
   await page.keyboard.press('Home');
   await expect(time).toHaveAttribute('aria-valuetext', 'day 0.0');
 
+  // Water that is changed takes more out in a day.
+  const edge = panel.getByRole('row', { name: /^Edge/ }).getByRole('cell').last();
+  const once = Number(await edge.textContent());
+  await panel.getByLabel('Water changed').selectOption('every 1 h');
+  await expect.poll(async () => Number(await edge.textContent()), { timeout: 30_000 }).toBeLessThan(once);
+
   await panel.getByRole('button', { name: 'Nitrite' }).click();
   await panel.getByRole('button', { name: 'the pull' }).click();
   await expect(picture).toHaveAccessibleName(/nitrite: core \d+ ppm, mean 1[2-6]\d/);

@@ -7,16 +7,16 @@ const SAMPLES = 180;
 
 const tell = (report: SectionReport, transfer: Transferable[] = []) => postMessage(report, { transfer });
 
-addEventListener('message', ({ data: { key, course } }: MessageEvent<SectionAsk>) => {
+addEventListener('message', ({ data: { key, course, soakChanges } }: MessageEvent<SectionAsk>) => {
   try {
-    const answer = work(course, (progress) => tell({ key, progress }));
+    const answer = work(course, soakChanges, (progress) => tell({ key, progress }));
     tell({ key, answer }, [answer.salt.fields.buffer, answer.nitrite.fields.buffer]);
   } catch (error) {
     tell({ key, fault: error instanceof InputError ? error.message : 'The picture could not be computed.' });
   }
 });
 
-function work(course: CureCourse, progress: (share: number) => void): SectionAnswer {
+function work(course: CureCourse, soakChanges: number, progress: (share: number) => void): SectionAnswer {
   const cellMm = Math.max(0.8, thicknessMm(course.section) / ACROSS);
   const run = (species: 'salt' | 'nitrite', cell: number): SectionSimulation =>
     simulateSection({
@@ -40,7 +40,7 @@ function work(course: CureCourse, progress: (share: number) => void): SectionAns
     salt: speciesOf(salt),
     nitrite: speciesOf(nitrite),
     window,
-    soak: soakPlan(course, { cellMm }),
+    soak: soakPlan(course, { cellMm, changes: soakChanges }),
     balanceError: Math.max(salt.saltBalanceError, nitrite.saltBalanceError),
     cellError: Math.abs((salt.mean[pulled] ?? 0) - (coarse.mean[coarse.timesH.findIndex((h) => h >= course.pullH - 1e-6)] ?? 0)),
   };

@@ -4,6 +4,8 @@ import type { CureCourse, PullWindow, SoakPlan } from '@bunkhouse/core';
 export interface SectionAsk {
   key: string;
   course: CureCourse;
+  /** how often the water of the soak is changed in a day */
+  soakChanges: number;
 }
 
 /** One species' course: figures per sample, and the field of every sample one after the other. */

@@ -20,10 +20,10 @@ const REST_MS = 200;
  * The simulated course of a piece, computed in a worker. The last answer stays until the next one is there; a new input ends the work
  * on an old one; a worker that dies is started again, and says so.
  */
-export function useSection(course: CureCourse): SectionState & { stale: boolean } {
-  const key = useMemo(() => JSON.stringify([course.section, course.meatG, course.stages, course.pullH]), [course]);
-  const latest = useRef(course);
-  latest.current = course;
+export function useSection(course: CureCourse, soakChanges = 0): SectionState & { stale: boolean } {
+  const key = useMemo(() => JSON.stringify([course.section, course.meatG, course.stages, course.pullH, soakChanges]), [course, soakChanges]);
+  const latest = useRef({ course, soakChanges });
+  latest.current = { course, soakChanges };
   const [shown, setShown] = useState<{ key: string; answer: SectionAnswer } | null>(null);
   const [state, setState] = useState<Omit<SectionState, 'answer'>>({ progress: 0, fault: null });
   useEffect(() => {
@@ -56,7 +56,7 @@ export function useSection(course: CureCourse): SectionState & { stale: boolean 
         });
         if (tries <= RETRIES) begin();
       });
-      const ask: SectionAsk = { key, course: latest.current };
+      const ask: SectionAsk = { key, ...latest.current };
       worker.postMessage(ask);
     };
     setState({ progress: 0, fault: null });

@@ -88,6 +88,36 @@ describe('against Crank’s well-stirred bath of limited volume', () => {
     expect(last(run.bath)).toBeCloseTo(6 - last(run.mean) / alpha, 9);
   });
 
+  /** Bessel functions by their integral, which the trapezoid rule gives to rounding. */
+  const bessel = (order: 0 | 1, x: number) => {
+    let sum = 0;
+    for (let k = 0; k < 64; k += 1) {
+      const theta = ((k + 0.5) * Math.PI) / 64;
+      sum += Math.cos(order * theta - x * Math.sin(theta));
+    }
+    return sum / 64;
+  };
+
+  test.each([
+    [0.5, 0.1],
+    [2, 0.05],
+  ])('a long cylinder with %d times its weight of bath, at Dt/a² = %d', (alpha, fourier) => {
+    // Mt ÷ M∞ = 1 − Σ 4α(1+α) ÷ (4+4α+α²q²) · exp(−q² Fo), αq J0(q) + 2 J1(q) = 0: a root between each two zeros of J1.
+    const zerosOfJ1 = [0, 3.8317, 7.0156, 10.1735, 13.3237, 16.4706, 19.6159];
+    let uptake = 1;
+    for (let n = 1; n < zerosOfJ1.length; n += 1) {
+      const q = root((x) => alpha * x * bessel(0, x) + 2 * bessel(1, x), (zerosOfJ1[n - 1] ?? 0) + 1e-3, zerosOfJ1[n] ?? 0);
+      uptake -= ((4 * alpha * (1 + alpha)) / (4 + 4 * alpha + alpha ** 2 * q ** 2)) * Math.exp(-(q ** 2) * fourier);
+    }
+    const meatG = 2600;
+    const run = simulateSection({
+      section: { shape: 'round', diameterMm: 80 },
+      meatG,
+      stages: [{ kind: 'bath', hours: hoursFor(fourier, 40), bathG: alpha * meatG, saltPercent: 6 }],
+    });
+    expect(Math.abs(last(run.mean) / ((6 * alpha) / (1 + alpha)) - uptake)).toBeLessThan(0.012);
+  });
+
   test('left long enough, meat and brine hold the same, or the partition of it', () => {
     const p = { section: { shape: 'round', diameterMm: 40 }, meatG: 1000, stages: [{ kind: 'bath', hours: 2000, bathG: 500, saltPercent: 9 }] } as const;
     const even = simulateSection({ ...p, cellMm: 2 });

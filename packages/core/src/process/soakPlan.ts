@@ -28,7 +28,7 @@ const LOOKS = [
  */
 export function soakPlan(course: CureCourse, p: { cellMm: number; waterPerMeat?: number; changes?: number }): SoakPlan {
   const waterG = requireNumber('waterPerMeat', p.waterPerMeat ?? 4, { above: 0, max: 100 }) * course.meatG;
-  const changes = requireNumber('changes', p.changes ?? 0, { min: 0, max: 20 });
+  const changes = requireNumber('changes', p.changes ?? 0, { min: 0, max: 24 });
   const run = new SectionRun({ section: course.section, meatG: course.meatG, cellMm: p.cellMm, stages: [], sampleHours: 24 });
   for (const stage of stagesUntilPull(course, 'salt')) run.play(stage);
   const plan: SoakPlan = { minutes: [0], edge: [run.edgeSalt()], mean: [run.meanSalt()] };

@@ -1,5 +1,5 @@
 import { COLOURED_PPM, cureCourse, PROCESSES, soakMinutes, type CureCourse, type SoakPlan } from '@bunkhouse/core';
-import { useMemo, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { CureCurve, windowWords } from '../../instruments/CureCurve';
 import { Hero } from '../../instruments/Hero';
@@ -25,7 +25,8 @@ export function CurePanel({ batch, now }: { batch: Batch; now: number }) {
   const { record, state } = batch;
   const [code, setCode] = useState(record.design.pieces[0]?.code ?? 'A');
   const course = useMemo(() => cureCourse(record, state, code), [record, state, code]);
-  const { answer, progress, fault, stale } = useSection(course);
+  const [soakChanges, setSoakChanges] = useState(0);
+  const { answer, progress, fault, stale } = useSection(course, soakChanges);
   const codes = Object.fromEntries(record.design.pieces.map((piece) => [piece.code, piece.code]));
   return (
     <section className="panel cure-panel" aria-label="The cure inside the meat">
@@ -42,13 +43,13 @@ export function CurePanel({ batch, now }: { batch: Batch; now: number }) {
       {answer === null ? (
         <p className="note pad">{fault === null ? 'Working out where the salt is...' : ''}</p>
       ) : (
-        <Course answer={answer} course={course} batch={batch} now={now} />
+        <Course answer={answer} course={course} batch={batch} now={now} soak={{ changes: soakChanges, onChanges: setSoakChanges }} />
       )}
     </section>
   );
 }
 
-function Course({ answer, course, batch, now }: { answer: SectionAnswer; course: CureCourse; batch: Batch; now: number }) {
+function Course({ answer, course, batch, now, soak }: { answer: SectionAnswer; course: CureCourse; batch: Batch; now: number; soak: SoakWater }) {
   const [species, setSpecies] = useState<Species>('salt');
   const nowH = (now - course.startsAt) / HOUR_MS;
   const endH = answer.salt.timesH.at(-1) ?? 0;
@@ -117,7 +118,7 @@ function Course({ answer, course, batch, now }: { answer: SectionAnswer; course:
         />
         <Scrubber atH={atH} endH={endH} course={course} onChange={setChosenH} />
         <p className="lead">{windowWords(answer.window, course.pullH)}</p>
-        <Soak plan={answer.soak} design={batch.record.design.saltPercent} />
+        <Soak plan={answer.soak} design={batch.record.design.saltPercent} water={soak} />
         <p className="note">
           Diffusion at 3 × 10⁻¹⁰ m²/s in lean meat, a modelling choice. Salt in and out balances to {answer.balanceError.toExponential(0)}; the cells are good
           for ± {digits(Math.max(0.01, answer.cellError), 2)} % salt. Days to pull stay yours: cut, look, smell.
@@ -127,11 +128,20 @@ function Course({ answer, course, batch, now }: { answer: SectionAnswer; course:
   );
 }
 
+interface SoakWater {
+  changes: number;
+  onChanges: (changes: number) => void;
+}
+
+/** Changes of the water in a day. */
+const CHANGES = [0, 1, 3, 7, 23] as const;
+
 /** Minutes at which the soak is told. */
-const TOLD = [0, 20, 40, 60, 120, 240] as const;
+const TOLD = [0, 20, 60, 120, 240, 720, 1440] as const;
 
 /** What fresh water does after the pull: the edge is what the fry test tastes. */
-function Soak({ plan, design }: { plan: SoakPlan; design: number }) {
+function Soak({ plan, design, water }: { plan: SoakPlan; design: number; water: SoakWater }) {
+  const changesId = useId();
   const [target, setTarget] = useState<number | undefined>(design);
   const minutes = target === undefined || !(target >= 0 && target <= 26) ? null : soakMinutes(plan, target);
   const at = (values: readonly number[], minute: number) =>
@@ -145,6 +155,18 @@ function Soak({ plan, design }: { plan: SoakPlan; design: number }) {
     <div className="soak-plan">
       <div className="soak-target">
         <NumberField label="Salt wanted at the edge" sign="%" value={target} onChange={setTarget} />
+        <div className="field">
+          <label className="label" htmlFor={changesId}>
+            Water changed
+          </label>
+          <select id={changesId} className="box" value={water.changes} onChange={(event) => water.onChanges(Number(event.target.value))}>
+            {CHANGES.map((times) => (
+              <option key={times} value={times}>
+                {times === 0 ? 'not at all' : `every ${digits(24 / (times + 1), 0)} h`}
+              </option>
+            ))}
+          </select>
+        </div>
         <p className="note">{soakWords(minutes, plan)}</p>
       </div>
       <table className="book argument">
@@ -247,7 +269,7 @@ function Key({ species }: { species: Species }) {
         ))}
       </ol>
       <span className="note">
-        {species === 'salt' ? '% salt' : 'ppm nitrite, ingoing'}; the dashed line is coloured to here, {COLOURED_PPM} ppm
+        {species === 'salt' ? '% salt' : 'ppm nitrite, of the meat with its brine'}; the dashed line is coloured to here, {COLOURED_PPM} ppm
       </span>
     </figcaption>
   );

@@ -23,6 +23,8 @@ export function useSheetContext(): SheetContext {
 
 /** How long the hands must rest before the address is written, ms: browsers refuse it at every key. */
 const REST_MS = 250;
+/** Addresses that may still be on their way. */
+const MOST_OWN = 30;
 /** What a link carries beside the sheet. */
 const CARRIED = ['batch', 'code'];
 
@@ -31,12 +33,19 @@ export function useSheet(): [BenchSheet, ChangeSheet] {
   const [params, setParams] = useSearchParams();
   const [sheet, setSheet] = useState(() => fromAddress(params));
   const written = useRef(params.toString());
+  // What this page wrote of late, the newest last. The bare address is its own, too: a tap on Bench clears no sheet.
+  const own = useRef(['', params.toString()]);
   useEffect(() => {
-    // Somebody else changed the address: a link, or the way back.
-    if (params.toString() === written.current) return;
-    written.current = params.toString();
+    const now = params.toString();
+    if (now === written.current) return;
+    if (own.current.includes(now)) {
+      // An address of ours that comes late, while more was typed: the sheet is right, the address follows it.
+      setParams(new URLSearchParams(written.current), { replace: true });
+      return;
+    }
+    written.current = now;
     setSheet(fromAddress(params));
-  }, [params]);
+  }, [params, setParams]);
   useEffect(() => {
     const timer = setTimeout(() => {
       const next = toAddress(sheet);
@@ -46,6 +55,7 @@ export function useSheet(): [BenchSheet, ChangeSheet] {
       }
       if (next.toString() === written.current) return;
       written.current = next.toString();
+      own.current = ['', ...own.current.slice(-MOST_OWN), written.current];
       setParams(next, { replace: true });
     }, REST_MS);
     return () => clearTimeout(timer);
