@@ -30,6 +30,8 @@ export * from './pump/pumpPercent.js';
 export * from './pump/pumpPlan.js';
 export * from './pump/pumpMap.js';
 export * from './diffusion/sectionGrid.js';
+export * from './diffusion/sectionProgram.js';
+export * from './diffusion/sectionRun.js';
 export * from './diffusion/simulateSection.js';
 export * from './diffusion/equalisationHours.js';
 export * from './safety/crossingTime.js';

@@ -2,7 +2,8 @@ import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 import { requireNumber } from '../units/require.js';
-import { SectionRun, warmth } from './simulateSection.js';
+import { warmth } from './sectionProgram.js';
+import { SectionRun } from './sectionRun.js';
 
 /** Nothing is waited for longer than this, h. */
 const LONGEST_H = 24 * 366;

@@ -3,7 +3,8 @@ import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
 import { equalisationHours } from './equalisationHours.js';
 import { sectionGrid } from './sectionGrid.js';
-import { simulateSection, warmth, type SimulateSectionParams, type Stage } from './simulateSection.js';
+import { warmth, type SimulateSectionParams, type Stage } from './sectionProgram.js';
+import { simulateSection } from './simulateSection.js';
 
 const D = 3e-10;
 /** Hours for a Fourier number Dt ÷ a² with the half thickness or radius a. */

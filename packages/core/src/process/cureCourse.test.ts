@@ -1,4 +1,5 @@
-import { programHours, simulateSection, type Stage } from '../diffusion/simulateSection.js';
+import { programHours, type Stage } from '../diffusion/sectionProgram.js';
+import { simulateSection } from '../diffusion/simulateSection.js';
 import { cureCourse } from './cureCourse.js';
 import type { DoneEntry, LogEntry, StepValues } from './logEntry.js';
 import { processFor } from './processes.js';

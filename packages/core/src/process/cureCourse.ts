@@ -1,4 +1,4 @@
-import type { Injection, Stage } from '../diffusion/simulateSection.js';
+import type { Injection, Stage } from '../diffusion/sectionProgram.js';
 import { nitriteShare } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { InputError } from '../inputError.js';

@@ -1,4 +1,5 @@
-import { programHours, SectionRun, type SimulateSectionParams, type Stage } from '../diffusion/simulateSection.js';
+import { programHours, type SimulateSectionParams, type Stage } from '../diffusion/sectionProgram.js';
+import { SectionRun } from '../diffusion/sectionRun.js';
 import { stagesUntilPull, type CureCourse } from './cureCourse.js';
 
 /** When a piece may be pulled, h from the start of its course; null where it is not reached within the time looked at. */

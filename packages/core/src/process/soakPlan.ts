@@ -1,4 +1,4 @@
-import { SectionRun } from '../diffusion/simulateSection.js';
+import { SectionRun } from '../diffusion/sectionRun.js';
 import { requireNumber } from '../units/require.js';
 import { stagesUntilPull, type CureCourse } from './cureCourse.js';
 
