@@ -163,6 +163,14 @@ describe('a whole recipe', () => {
     expect(read('bay leaves').fault).toMatch(/How much/);
   });
 
+  test.each(['2.5 g cure #1 per kg of meat', '2.5 g/kg cure #1', '1 tsp cure #1 per 5 lb', '60 g salt per litre', '4 oz salt to each gallon'])(
+    'a rate is no amount: %s',
+    (text) => {
+      expect(read(text)).toMatchObject({ says: null, needed: true });
+      expect(read(text).fault).toMatch(/rate/);
+    },
+  );
+
   test('a number that cannot be meant is said so, never turned into nothing', () => {
     expect(read('99999999999 g salt')).toMatchObject({ says: null, needed: true });
     expect(read('1e9 g salt').fault).not.toBeNull();

@@ -55,8 +55,13 @@ export function readRecipe(text: string, answers: Answers = {}, own: readonly Cu
 export const openQuestions = (recipe: ReadRecipe, answers: Answers): Question[] =>
   recipe.questions.filter((question) => !question.options.some((option) => option.value === answers[question.id]));
 
+/** `2.5 g per kg` says nothing until it is multiplied: never taken as 2.5 g. */
+const RATE =
+  /\d[^\n]*(?:\bper\b|[a-z]\s*\/|\beach\b|\bevery\b)\s*(?:\d+\s*)?(?:kg|kilos?|kilograms?|lbs?|pounds?|l|lit(?:er|re)s?|gal(?:lon)?s?|quarts?|qts?)\b/i;
+
 function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own: readonly CureMix[]): ReadLine & { meatG?: number } {
   if (text.length > LONGEST_LINE) return { text, line: null, fault: 'That line is too long to be read. Break it up.', needed: true };
+  if (RATE.test(text)) return { text, line: null, fault: 'That is a rate, not an amount. Write how much goes in altogether.', needed: true };
   const words = amountWords(text);
   const amounts: Amount[][] = [];
   let rest = ` ${words} `;
