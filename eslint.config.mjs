@@ -12,7 +12,7 @@ const outward = {
 };
 
 /** Inside core the arrows point one way: units, ingredients, brine, cure, pump, process. */
-const ROOMS = ['units', 'ingredients', 'section', 'brine', 'cure', 'pump', 'diffusion', 'safety', 'recipe', 'bench', 'process'];
+const ROOMS = ['units', 'ingredients', 'section', 'brine', 'cure', 'pump', 'diffusion', 'safety', 'recipe', 'bench', 'process', 'course', 'learnt'];
 const coreRooms = ROOMS.map((room, i) =>
   closed(
     [`packages/core/src/${room}/**/*.ts`],
@@ -23,7 +23,7 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide'];
+const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },

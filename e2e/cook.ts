@@ -54,3 +54,44 @@ export function sevenOClock(daysAgo: number): Date {
   day.setUTCHours(14, 0, 0, 0);
   return day;
 }
+
+const HOUR_MS = 3_600_000;
+
+/** A loin in an even cure, played through the API up to its pull, or past it. Answers the batch’s id. */
+export async function loinAtThePull(
+  page: Page,
+  { days, loggedDays = days, thicknessMm, pulled = false }: { days: number; loggedDays?: number; thicknessMm: number; pulled?: boolean },
+): Promise<string> {
+  const inBrine = Date.now() - loggedDays * DAY_MS;
+  const at = (hours: number) => new Date(inBrine + hours * HOUR_MS).toISOString();
+  const id = crypto.randomUUID();
+  const post = async (path: string, data: object) => {
+    const answer = await page.request.post(path, { data });
+    expect(answer.status(), await answer.text()).toBe(201);
+  };
+  await post('/api/batches', {
+    id,
+    product: 'canadian-bacon',
+    pieces: [{ greenG: 2600, shape: 'round', thicknessMm, lengthMm: 420 }],
+    school: 'equilibrium',
+    waterG: 1200,
+    saltPercent: 2.3,
+    sugarPercent: 1.1,
+    nitritePpm: 150,
+    ruleSet: 'us',
+    cureDays: days,
+    meatScaleStepG: 5,
+    cureScaleStepG: 0.1,
+    startsAt: at(-4),
+    by: 'Tess',
+  });
+  const log = (stepId: string, hours: number, values: object) =>
+    post(`/api/batches/${id}/log`, { id: crypto.randomUUID(), kind: 'done', stepId, at: at(hours), by: 'Tess', values });
+  await log('weigh', -3.8, { 'greenG:A': 2600 });
+  // 2.3 % of 3800 g are 87.4 g; 9.1 g of cure #1 bring 150 ppm and 8.5 g of it.
+  await log('mix', -3, { waterG: 1200, saltG: 78.9, sugarG: 41.8, cureG: 9.1 });
+  await log('meat-in', 0, { brineC: 3 });
+  for (let turn = 1; turn < loggedDays; turn += 1) await log(`turn-${turn}`, 24 * turn, { coldC: 3 });
+  if (pulled) await log('pull', 24 * loggedDays - 0.05, { 'pulledG:A': 2690, firmness: 'firm', smell: 'fresh' });
+  return id;
+}

@@ -78,7 +78,9 @@ test('a bone-in ham from New batch to Pack, in a cook’s hands', async ({ page 
   await cook.type('Weight', '8420');
   await cook.press('Firm all over');
   await cook.press('Fresh');
-  await cook.log('Log pull', {}, 'Into fresh water');
+  await cook.log('Log pull', {}, 'Fry test');
+  await cook.press('Salty');
+  await cook.log('Log fry test', {}, 'Into fresh water');
   await cook.log('Log into fresh water', {}, 'Out of the water');
   await cook.wait(3);
   await cook.press('Right');

@@ -25,6 +25,8 @@ interface Wanted {
   greenG: number[];
   /** the step that is next, and how many minutes from now it falls due */
   next?: { step: string; inMin: number };
+  /** thicker and shorter than usual, to see how far the cure comes */
+  trial?: { thicknessMm: number; cureDays: number };
   /** or: days ago that it was started, at seven in the morning, and worked on ever since */
   startedDaysAgo?: number;
 }
@@ -52,6 +54,7 @@ function finished(): Wanted[] {
       name: `finished-${season}-${i}`,
       product,
       greenG: [processFor(product).usual.greenG + ((i * 137 + season * 211) % 640) - 300],
+      ...(product === 'canadian-bacon' && i > 0 ? { trial: { thicknessMm: 98 + 6 * season, cureDays: 7 } } : {}),
       startedDaysAgo: ago + 26 + (products.length - i) * 6,
     })),
   );
@@ -93,10 +96,14 @@ function request(wanted: Wanted, startsAt: number): BatchRequest {
     startsAt: new Date(startsAt).toISOString(),
     ...(wanted.school === undefined ? {} : { school: wanted.school }),
   });
+  const { trial } = wanted;
   const greenG = wanted.greenG.reduce((a, b) => a + b, 0);
   return {
     ...usual,
-    pieces: wanted.greenG.flatMap((g) => usual.pieces.map((piece) => ({ ...piece, greenG: g }))),
+    pieces: wanted.greenG.flatMap((g) =>
+      usual.pieces.map((piece) => ({ ...piece, greenG: g, ...(trial === undefined ? {} : { thicknessMm: trial.thicknessMm }) })),
+    ),
+    ...(trial === undefined ? {} : { cureDays: trial.cureDays }),
     waterG: usualWaterG(wanted.product, greenG),
   };
 }

@@ -1,12 +1,47 @@
-import { inputNames, type BatchRecord, type BatchState, type StepInput, type StepSpec, type StepValues } from '@bunkhouse/core';
+import {
+  colouredDepth,
+  cureCourse,
+  inputNames,
+  sectionAt,
+  thicknessMm,
+  type BatchRecord,
+  type BatchState,
+  type StepInput,
+  type StepSpec,
+  type StepValues,
+} from '@bunkhouse/core';
 
 const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(2));
 
+/** The made-up meat and the made-up tongue: what the house will learn. */
+const MEAT_DIFFUSIVITY = 2.7e-10;
+const TASTE_PERCENT = 2.1;
+const TASTES_OFF = 0.35;
+const ACROSS = 16;
+
+/** What the made-up cook says of a slice from the edge. */
+function verdict(record: BatchRecord, state: BatchState, at: number, random: () => number): string {
+  const code = state.design.pieces[0]?.code ?? 'A';
+  const course = cureCourse(record, state, code);
+  const atH = Math.max(0, (at - course.startsAt) / 3_600_000);
+  const edge = sectionAt(course, { species: 'salt', atH, cellMm: thicknessMm(course.section) / ACROSS }).sliceSalt();
+  const off = edge + (random() - 0.5) * 0.2 - TASTE_PERCENT;
+  return off > TASTES_OFF ? 'salty' : off < -TASTES_OFF ? 'bland' : 'right';
+}
+
+/** How deep the colour of a cut face reaches, read to the millimetre. */
+function cutFace(record: BatchRecord, state: BatchState, code: string, random: () => number): number {
+  const course = cureCourse(record, state, code);
+  const halfMm = thicknessMm(course.section) / 2;
+  const depth = colouredDepth(course, course.pullH, MEAT_DIFFUSIVITY);
+  return depth > halfMm - 2 ? halfMm : Math.max(0, round(depth + (random() - 0.5) * 3, 1));
+}
+
 /** What the made-up cook would measure at a step: near the plan, with the scatter of real hands. */
-export function measure(record: BatchRecord, state: BatchState, spec: StepSpec, random: () => number): StepValues {
+export function measure(record: BatchRecord, state: BatchState, spec: StepSpec, at: number, random: () => number): StepValues {
   const values: StepValues = {};
   for (const input of spec.inputs) {
-    for (const name of inputNames(input, record.design.pieces)) values[name] = valueOf(record, state, spec, input, name, random, values);
+    for (const name of inputNames(input, record.design.pieces)) values[name] = valueOf(record, state, spec, input, name, at, random, values);
   }
   return values;
 }
@@ -17,11 +52,14 @@ function valueOf(
   spec: StepSpec,
   input: StepInput,
   name: string,
+  at: number,
   random: () => number,
   so: StepValues,
 ): number | string {
+  if (input.name === 'taste') return verdict(record, state, at, random);
   if (input.kind === 'choice') return CHOICES[input.name] ?? input.options[0]?.value ?? '';
   if (input.kind === 'temperature') return temperature(record, spec, input.name, random);
+  if (input.kind === 'depth') return cutFace(record, state, name.split(':')[1] ?? '', random);
   const spread = (share: number) => 1 + (random() - 0.5) * 2 * share;
   const code = name.split(':')[1] ?? '';
   const greenG = state.facts.greenG[code] ?? 0;
@@ -40,6 +78,8 @@ function valueOf(
       return round((state.facts.pumpings[code]?.[0]?.pumpedG ?? greenG) * spread(0.004), step);
     case 'pulledG':
       return round(greenG * (school.kind === 'equilibrium' ? 1.04 : 1.1) * spread(0.01), step);
+    case 'driedG':
+      return round((state.facts.pulledG[code] ?? greenG) * 0.97 * spread(0.006), step);
     case 'packedG':
       return round(Object.values(state.facts.greenG).reduce((a, b) => a + b, 0) * (PACKED_SHARE[record.process.product] ?? 0.85) * spread(0.03), step);
     default:
@@ -47,7 +87,7 @@ function valueOf(
   }
 }
 
-const CHOICES: Record<string, string> = { firmness: 'firm', smell: 'fresh', taste: 'right', surface: 'tacky' };
+const CHOICES: Record<string, string> = { firmness: 'firm', smell: 'fresh', surface: 'tacky' };
 
 const PACKED_SHARE: Record<string, number> = { pastrami: 0.6, 'canadian-bacon': 0.85, 'ham-bone-in': 0.9 };
 

@@ -21,6 +21,8 @@ export interface PlayOptions {
 
 const MINUTE_MS = 60_000;
 
+const tastedRight = ({ entries }: BatchRecord): boolean => entries.some((entry) => entry.kind === 'done' && entry.values.taste === 'right');
+
 /** A made-up cook works through a batch: every entry passes the same checks as a real one. */
 export function playBatch(request: BatchRequest, options: PlayOptions): PlayedBatch & { record: BatchRecord } {
   const random = seeded(options.seed);
@@ -34,8 +36,11 @@ export function playBatch(request: BatchRequest, options: PlayOptions): PlayedBa
     const at = Math.max(clock, next?.dueAt ?? 0) + Math.round(1 + random() * 8) * MINUTE_MS;
     if (next === null || next.spec.id === options.stopBefore || at > options.until) break;
     const by = options.cooks[Math.floor(random() * options.cooks.length)] ?? 'Cook';
-    const values = measure(record, state, next.spec, random);
-    const draft: EntryDraft = { id: options.idOf(n), kind: 'done', stepId: next.spec.id, values, at: new Date(at).toISOString(), by };
+    const written = { id: options.idOf(n), stepId: next.spec.id, at: new Date(at).toISOString(), by };
+    const draft: EntryDraft =
+      next.spec.id === 'soak-in' && tastedRight(record) && options.stopBefore !== 'soak-out'
+        ? { ...written, kind: 'skipped', reason: 'The fry test tasted right' }
+        : { ...written, kind: 'done', values: measure(record, state, next.spec, at, random) };
     const faults = checkEntry(record, draft, at);
     if (faults.length > 0) throw new Error(`${request.product} ${next.spec.id}: ${faults.map((fault) => fault.message).join(' ')}`);
     entries.push(draft);

@@ -8,6 +8,8 @@ import { dataSourceOptions } from './database/dataSourceOptions.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { HealthController } from './health/healthController.js';
 import { HouseController } from './house/houseController.js';
+import { LearntController } from './learnt/learntController.js';
+import { LearntService } from './learnt/learntService.js';
 import { LedgerController } from './ledger/ledgerController.js';
 import { LedgerService } from './ledger/ledgerService.js';
 import { LogService } from './log/logService.js';
@@ -35,8 +37,8 @@ export class AppModule {
         TypeOrmModule.forRoot({ ...dataSourceOptions(settings.databaseUrl), retryAttempts: 5, retryDelay: 500 }),
         ...(settings.webRoot === null ? [] : [webApp(settings.webRoot)]),
       ],
-      controllers: [BatchesController, LedgerController, HouseController, HealthController],
-      providers: [Clock, BatchesService, LogService, LedgerService, DemoHouse],
+      controllers: [BatchesController, LearntController, LedgerController, HouseController, HealthController],
+      providers: [Clock, BatchesService, LogService, LedgerService, LearntService, DemoHouse],
     };
   }
 }

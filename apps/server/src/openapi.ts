@@ -1,4 +1,4 @@
-import { MOST_PIECES } from '@bunkhouse/core';
+import { MOST_PIECES, VERDICTS } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
@@ -33,7 +33,7 @@ const RESPONSES: Record<string, Schema> = {
     ...object({
       id: { type: 'string', format: 'uuid' },
       seq: { type: 'integer' },
-      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'note'] },
+      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'note'] },
       by: text,
       at: instant,
       recordedAt: instant,
@@ -66,6 +66,45 @@ const RESPONSES: Record<string, Schema> = {
   }),
 };
 
+const observed: Record<string, Schema> = {
+  id: { type: 'string', description: 'the entry and the piece' },
+  batchId: { type: 'string', format: 'uuid' },
+  code: text,
+  name: text,
+  piece: text,
+  by: text,
+  at: instant,
+  leftOut: { type: 'boolean' },
+};
+const number = (description: string): Schema => ({ type: 'number', description });
+RESPONSES.LearntResponse = object({
+  diffusivity: object({
+    value: number('m²/s at 3 °C'),
+    low: number('one piece in ten lies under it'),
+    high: number('one piece in ten lies over it'),
+    cutFaces: { type: 'integer' },
+  }),
+  cutFaces: {
+    type: 'array',
+    items: object({
+      ...observed,
+      colouredMm: number('how deep the colour reached, mm'),
+      halfMm: number('from rim to middle, mm'),
+      expectedMm: number('how deep the model says, mm'),
+    }),
+  },
+  taste: object({ percent: number('salt that tastes right at the edge, %'), spread: number('one standard deviation, %'), verdicts: { type: 'integer' } }),
+  tasted: {
+    type: 'array',
+    items: object({
+      ...observed,
+      edgePercent: number('salt of the outermost meat by the model, %'),
+      verdict: { type: 'string', enum: [...VERDICTS] },
+      impliedPercent: number('what it alone would put the taste at, %'),
+    }),
+  },
+});
+
 /** The whole API, described: requests from the rules that validate them, responses from here. */
 export function describeApi(app: INestApplication): OpenAPIObject {
   const config = new DocumentBuilder()
@@ -79,6 +118,7 @@ export function describeApi(app: INestApplication): OpenAPIObject {
   const pieces: Schema = { type: 'array', items: { $ref: '#/components/schemas/PieceRequest' }, minItems: 1, maxItems: MOST_PIECES };
   const batchRequest = requests.BatchRequest as { properties: Record<string, Schema> };
   batchRequest.properties.pieces = pieces;
+  batchRequest.properties.diffusivity = { $ref: '#/components/schemas/DiffusivityRequest' };
   batchRequest.properties.cure = { $ref: '#/components/schemas/CureRequest' };
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };
   return document;

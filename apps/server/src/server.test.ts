@@ -1,44 +1,25 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { getDataSourceToken } from '@nestjs/typeorm';
 import type { BatchResponse, LogEntryRequest } from '@bunkhouse/api';
 import fc from 'fast-check';
-import request from 'supertest';
 import { DataSource } from 'typeorm';
-import { createApp } from './createApp.js';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
 import { LogService } from './log/logService.js';
 import { DemoHouse } from './demo/demoHouse.js';
-
-const cluster = process.env.BUNKHOUSE_TEST_DATABASE;
-if (!cluster) throw new Error('These tests need a PostgreSQL: run them with "npm test" or "npm run check".');
-
-/** A database of this file's own. */
-const name = `server_${randomUUID().slice(0, 8)}`;
-const url = cluster.replace(/\/[^/]*$/, `/${name}`);
+import { emptyDatabase, openTestHouse, type TestHouse } from './testing/testHouse.js';
 
 let app: NestExpressApplication;
 let database: DataSource;
-const http = () => request(app.getHttpServer());
-
-async function admin(sql: string): Promise<void> {
-  const source = await new DataSource({ type: 'postgres', url: cluster ?? '' }).initialize();
-  await source.query(sql);
-  await source.destroy();
-}
+let house: TestHouse;
+const http = () => house.http();
 
 beforeAll(async () => {
-  await admin(`CREATE DATABASE ${name}`);
-  app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null });
-  await app.init();
-  database = app.get<DataSource>(getDataSourceToken());
+  house = await openTestHouse();
+  ({ app, database } = house);
 }, 60_000);
 
-afterAll(async () => {
-  await app.close();
-  await admin(`DROP DATABASE ${name}`);
-});
+afterAll(() => house.close());
 
 const startsAt = new Date(Date.now() - 3 * 86_400_000).toISOString();
 const loin = () => ({
@@ -325,6 +306,8 @@ describe('the house', () => {
       '/api/batches/{id}/log',
       '/api/health',
       '/api/house',
+      '/api/learnt',
+      '/api/learnt/left-out',
       '/api/ledger',
     ]);
     expect(document.components.schemas.BatchRequest?.properties?.saltPercent?.maximum).toBe(8);
@@ -341,15 +324,14 @@ describe('the house', () => {
   test('migrations leave nothing to be migrated, and go back and forth', async () => {
     const schema = await database.driver.createSchemaBuilder().log();
     expect(schema.upQueries.map(({ query }) => query).filter((sql) => !/CONSTRAINT|INDEX|SEQUENCE/.test(sql))).toEqual([]);
-    const other = `migrate_${randomUUID().slice(0, 8)}`;
-    await admin(`CREATE DATABASE ${other}`);
-    const source = new DataSource(dataSourceOptions(url.replace(name, other)));
+    const other = await emptyDatabase();
+    const source = new DataSource(dataSourceOptions(other.url));
     await source.initialize();
-    await source.undoLastMigration();
+    for (const _migration of source.migrations) await source.undoLastMigration();
     await source.runMigrations();
     expect(await source.query(`SELECT count(*)::int AS n FROM batch`)).toEqual([{ n: 0 }]);
     await source.destroy();
-    await admin(`DROP DATABASE ${other}`);
+    await other.drop();
   });
 
   test('the demo is not opened where a cook has begun', async () => {

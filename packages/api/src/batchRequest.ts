@@ -1,4 +1,15 @@
-import { CURE_1, houseRules, MOST_PIECES, PLANNED_PRODUCTS, RULE_SETS, SCHOOLS, type BatchDesign, type RuleSet, type School } from '@bunkhouse/core';
+import {
+  CURE_1,
+  houseRules,
+  MOST_PIECES,
+  PLANNED_PRODUCTS,
+  RULE_SETS,
+  SCHOOLS,
+  type BatchDesign,
+  type RuleSet,
+  type School,
+  type Section,
+} from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
 import {
@@ -7,6 +18,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsOptional,
   IsString,
@@ -39,6 +51,25 @@ export class PieceRequest {
   @IsNumber({}, { message: 'Measure it at its thickest: a number is missing.' })
   thicknessMm: number;
 
+  /** the bone in the middle; none when not given */
+  @IsOptional()
+  @Min(0, { message: 'A bone cannot be less than nothing across.' })
+  @Max(150, { message: 'No bone is 150 mm across. Look at the unit.' })
+  @IsNumber({}, { message: 'How far across is the bone? Leave it empty for none.' })
+  boneMm?: number;
+
+  /** skin or silver skin left on one side: no brine passes it */
+  @IsOptional()
+  @IsBoolean({ message: 'Skin left on: yes or no.' })
+  skinOn?: boolean;
+
+  /** fat left on that side */
+  @IsOptional()
+  @Min(0, { message: 'Fat cannot be less than nothing thick.' })
+  @Max(60, { message: 'More than 60 mm of fat is no cap. Look at the unit.' })
+  @IsNumber({}, { message: 'How thick is the fat? Leave it empty for none.' })
+  fatCapMm?: number;
+
   @Min(30, { message: 'Shorter than 30 mm is no piece to cure. Look at the unit.' })
   @Max(1500, { message: 'Longer than 1.5 m is no piece of meat. Look at the unit.' })
   @IsNumber({}, { message: 'Measure its length: a number is missing.' })
@@ -70,6 +101,28 @@ export class CureRequest {
   @IsOptional()
   @IsBoolean({ message: 'May it be pumped: yes or no.' })
   mayPump?: boolean;
+}
+
+/** How fast brine moves in this house's meat, m²/s at 3 °C: learnt from cut faces. */
+export class DiffusivityRequest {
+  @Min(1e-10, { message: 'Brine moves faster than that in any meat.' })
+  @Max(1e-9, { message: 'Brine moves slower than that in any meat.' })
+  @IsNumber({}, { message: 'The diffusivity is missing.' })
+  value: number;
+
+  @Min(1e-11, { message: 'Brine moves faster than that in any meat.' })
+  @Max(1e-9, { message: 'Brine moves slower than that in any meat.' })
+  @IsNumber({}, { message: 'The low end of the diffusivity is missing.' })
+  low: number;
+
+  @Min(1e-10, { message: 'Brine moves faster than that in any meat.' })
+  @Max(1e-8, { message: 'Brine moves slower than that in any meat.' })
+  @IsNumber({}, { message: 'The high end of the diffusivity is missing.' })
+  high: number;
+
+  @Min(0, { message: 'Cut faces are counted from 0.' })
+  @IsInt({ message: 'Cut faces are counted.' })
+  cutFaces: number;
 }
 
 const pumped = (request: BatchRequest) => request.school === 'pumpAndCover';
@@ -146,6 +199,19 @@ export class BatchRequest {
   @IsNumber({}, { message: 'How many days of cure? A number is missing.' })
   cureDays: number;
 
+  /** planned refrigerator, °C; 3 when not given */
+  @IsOptional()
+  @Min(-1, { message: 'Under −1 °C the brine stands still and the meat freezes.' })
+  @Max(4, { message: 'Meat in brine lies at 4 °C or below.' })
+  @IsNumber({}, { message: 'How cold is the refrigerator? A number is missing.' })
+  coldC?: number;
+
+  /** what the cure is modelled with; the handbook's when not given */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(DiffusivityRequest, value) : value))
+  @ValidateNested({ message: 'The diffusivity is not given as it should be.' })
+  diffusivity?: DiffusivityRequest;
+
   @Min(0.01, { message: 'The scale’s step must be more than 0.' })
   @Max(500, { message: 'That scale is too coarse for meat.' })
   @IsNumber({}, { message: 'What does the scale for meat step by?' })
@@ -210,7 +276,7 @@ export function toDesign(request: BatchRequest): BatchDesign {
       code: PIECE_CODES[i] ?? String(i + 1),
       greenG: piece.greenG,
       lengthMm: piece.lengthMm,
-      section: piece.shape === 'slab' ? { shape: 'slab', thicknessMm: piece.thicknessMm } : { shape: 'round', diameterMm: piece.thicknessMm },
+      section: toSection(piece),
     })),
     school: toSchool(request),
     saltPercent: request.saltPercent,
@@ -220,9 +286,20 @@ export function toDesign(request: BatchRequest): BatchDesign {
     ruleSet: request.ruleSet,
     ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
     cureDays: request.cureDays,
+    ...(request.coldC === undefined ? {} : { coldC: request.coldC }),
+    ...(request.diffusivity === undefined ? {} : { diffusivity: { ...request.diffusivity } }),
     meatScaleStepG: request.meatScaleStepG,
     cureScaleStepG: request.cureScaleStepG,
     startsAt: new Date(request.startsAt).toISOString(),
+  };
+}
+
+function toSection({ shape, thicknessMm, boneMm = 0, skinOn = false, fatCapMm = 0 }: PieceRequest): Section {
+  return {
+    ...(shape === 'slab' ? { shape, thicknessMm } : { shape, diameterMm: thicknessMm }),
+    ...(boneMm > 0 ? { bone: { diameterMm: boneMm } } : {}),
+    ...(skinOn ? { closedSide: 'top' as const } : {}),
+    ...(fatCapMm > 0 ? { fatCapMm } : {}),
   };
 }
 

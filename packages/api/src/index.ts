@@ -3,3 +3,4 @@ export * from './logEntryRequest.js';
 export * from './responses.js';
 export * from './isInstant.js';
 export * from './usualRequest.js';
+export * from './leaveOutRequest.js';

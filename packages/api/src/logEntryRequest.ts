@@ -1,10 +1,11 @@
-import { LOG_ENTRY_KINDS, type EntryDraft, type LogEntryKind, type StepValues } from '@bunkhouse/core';
+import { LOG_ENTRY_KINDS, type DesignChanges, type EntryDraft, type LogEntryKind, type StepValues } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
 import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 
 const withStep = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'skipped';
 const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
 const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
+const withChanges = (request: LogEntryRequest) => request.kind === 'replanned';
 const withReason = (request: LogEntryRequest) => request.kind !== 'done' || request.reason !== undefined;
 
 /** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
@@ -37,6 +38,11 @@ export class LogEntryRequest {
   @IsObject({ message: 'The measured values are missing.' })
   values?: StepValues;
 
+  /** what a `replanned` entry changes; see `DesignChanges` of the core */
+  @ValidateIf(withChanges)
+  @IsObject({ message: 'What is to change? Nothing is given.' })
+  changes?: DesignChanges;
+
   @ValidateIf(withReason)
   @MaxLength(1000, { message: 'At most 1000 letters.' })
   @IsString({ message: 'Write why.' })
@@ -63,6 +69,8 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'correction', replaces: request.replaces ?? '', values, reason };
     case 'withdrawn':
       return { ...written, kind: 'withdrawn', replaces: request.replaces ?? '', reason };
+    case 'replanned':
+      return { ...written, kind: 'replanned', changes: request.changes ?? {}, reason };
     case 'ended':
       return { ...written, kind: 'ended', reason };
     case 'note':

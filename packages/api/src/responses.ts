@@ -1,4 +1,4 @@
-import type { BatchDesign, LogEntry, Process } from '@bunkhouse/core';
+import type { BatchDesign, Diffusivity, LogEntry, Process, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -46,4 +46,28 @@ export interface LedgerRow {
   nitritePpm: number;
   pumpPercent: number | null;
   by: string;
+}
+
+/** Something that a log tells of and that the house learns from, unless it is left out. */
+interface LearntFrom {
+  /** the entry and the piece */
+  id: string;
+  batchId: string;
+  code: string;
+  name: string;
+  piece: string;
+  by: string;
+  /** ISO instant */
+  at: string;
+  leftOut: boolean;
+}
+
+/** What this house has learnt from its own batches, and from what. */
+export interface LearntResponse {
+  /** how fast brine moves in its meat */
+  diffusivity: Diffusivity;
+  cutFaces: (LearntFrom & { colouredMm: number; halfMm: number; /** by the model, as learnt now, mm */ expectedMm: number })[];
+  /** the salt that its cooks like at the edge, % */
+  taste: { percent: number; spread: number; verdicts: number };
+  tasted: (LearntFrom & { edgePercent: number; verdict: Verdict; /** what it alone would put the taste at, % */ impliedPercent: number })[];
 }

@@ -3,7 +3,7 @@ import { PLANNED_PRODUCTS, planBatch, processFor, SCHOOLS } from '@bunkhouse/cor
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { BatchRequest, toDesign } from './batchRequest.js';
-import { usualRequest } from './usualRequest.js';
+import { requestOf, usualRequest } from './usualRequest.js';
 
 const asked = { id: '3b241101-e2bb-4255-8caf-4136c566a962', by: 'Juno', startsAt: '2026-10-05T07:00:00Z' };
 
@@ -19,4 +19,20 @@ describe.each(PLANNED_PRODUCTS)('the usual %s', (product) => {
 
 test('a product without a process is not guessed', () => {
   expect(() => usualRequest('picnic' as 'pastrami', asked)).toThrow(/no process yet for "picnic"/);
+});
+
+test.each(PLANNED_PRODUCTS)('a %s like another: the request of a design gives that design again, with its bone, skin, fat, cold and house rules', (product) => {
+  for (const school of SCHOOLS) {
+    const usual = usualRequest(product, { ...asked, school });
+    const design = toDesign({
+      ...usual,
+      pieces: usual.pieces.map((piece) => ({ ...piece, boneMm: 22, skinOn: true, fatCapMm: 8 })),
+      ruleSet: 'house',
+      houseLimit: 140,
+      houseFloor: 90,
+      coldC: 2,
+      diffusivity: { value: 2.6e-10, low: 2.2e-10, high: 3.1e-10, cutFaces: 4 },
+    });
+    expect(toDesign(requestOf(design, asked))).toEqual(design);
+  }
 });

@@ -1,4 +1,4 @@
-import { processFor, RULE_SETS, thicknessMm, usualWaterG, type School } from '@bunkhouse/core';
+import { processFor, RULE_SETS, thicknessMm, usualWaterG, type BatchDesign, type School } from '@bunkhouse/core';
 import type { BatchRequest } from './batchRequest.js';
 
 /** A batch of one piece with a product's usual values: where the form begins, and the made-up house. */
@@ -10,7 +10,13 @@ export function usualRequest(product: BatchRequest['product'], asked: { id: stri
     id: asked.id,
     product,
     pieces: [
-      { greenG: usual.greenG, shape: usual.section.shape === 'slab' ? 'slab' : 'round', thicknessMm: thicknessMm(usual.section), lengthMm: usual.lengthMm },
+      {
+        greenG: usual.greenG,
+        shape: usual.section.shape === 'slab' ? 'slab' : 'round',
+        thicknessMm: thicknessMm(usual.section),
+        lengthMm: usual.lengthMm,
+        ...(usual.section.bone === undefined ? {} : { boneMm: usual.section.bone.diameterMm }),
+      },
     ],
     school,
     waterG: usualWaterG(product, usual.greenG),
@@ -28,5 +34,43 @@ export function usualRequest(product: BatchRequest['product'], asked: { id: stri
     spacingMm: 25,
     startsAt: asked.startsAt,
     by: asked.by,
+  };
+}
+
+/** The request that a design would be asked for with: a batch like another, as a new one. */
+export function requestOf(design: BatchDesign, asked: { id: string; by: string; startsAt: string }): BatchRequest {
+  const { school, house, cure, coldC, diffusivity } = design;
+  return {
+    ...usualRequest(design.product as BatchRequest['product'], { ...asked, school: school.kind }),
+    pieces: design.pieces.map(({ greenG, lengthMm, section }) => ({
+      greenG,
+      lengthMm,
+      shape: section.shape === 'slab' ? 'slab' : 'round',
+      thicknessMm: thicknessMm(section),
+      ...(section.bone === undefined ? {} : { boneMm: section.bone.diameterMm }),
+      ...(section.closedSide === undefined ? {} : { skinOn: true }),
+      ...(section.fatCapMm === undefined ? {} : { fatCapMm: section.fatCapMm }),
+    })),
+    waterG: school.waterG,
+    saltPercent: design.saltPercent,
+    sugarPercent: design.sugarPercent,
+    nitritePpm: design.nitritePpm,
+    cure: { ...cure },
+    ruleSet: design.ruleSet,
+    ...(house === undefined ? {} : { houseLimit: house.limit, houseFloor: house.floor }),
+    cureDays: design.cureDays,
+    meatScaleStepG: design.meatScaleStepG,
+    cureScaleStepG: design.cureScaleStepG,
+    ...(coldC === undefined ? {} : { coldC }),
+    ...(diffusivity === undefined ? {} : { diffusivity: { ...diffusivity } }),
+    ...(school.kind === 'equilibrium'
+      ? {}
+      : {
+          pumpPercent: school.pumpPercent,
+          repumpPercent: school.repumpPercent,
+          pickleSaltPercent: school.pickleSaltPercent,
+          syringeML: school.syringeML,
+          spacingMm: school.spacingMm,
+        }),
   };
 }

@@ -3,14 +3,16 @@ import { BatchEntity } from '../batches/batchEntity.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { LedgerLineEntity } from '../ledger/ledgerLineEntity.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
+import { LeftOutEntity } from '../learnt/leftOutEntity.js';
 import { First1795000000000 } from './migrations/first1795000000000.js';
+import { Learnt1795100000000 } from './migrations/learnt1795100000000.js';
 
 /** How the server meets PostgreSQL. Migrations run at the start; the schema is never synchronised. */
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
-  entities: [BatchEntity, LogEntryEntity, LedgerLineEntity, HouseEntity],
-  migrations: [First1795000000000],
+  entities: [BatchEntity, LogEntryEntity, LedgerLineEntity, HouseEntity, LeftOutEntity],
+  migrations: [First1795000000000, Learnt1795100000000],
   migrationsRun: true,
   synchronize: false,
   extra: { max: 10, connectionTimeoutMillis: 5000, statement_timeout: 15000 },

@@ -98,6 +98,7 @@ function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {
       stepId: 'stepId' in rest ? rest.stepId : null,
       replaces: 'replaces' in rest ? rest.replaces : null,
       values: 'values' in rest ? rest.values : null,
+      changes: 'changes' in rest ? rest.changes : null,
     };
   };
   return isDeepStrictEqual(said(written), said(draft));

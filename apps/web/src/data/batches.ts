@@ -3,6 +3,7 @@ import { replay, type BatchState } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
 import { tellTime, useNow } from '../shell/useNow';
+import { learnAgain } from './learnt';
 import { request } from './request';
 
 const LIVE = '/api/batches';
@@ -61,4 +62,5 @@ async function refresh(batch: BatchResponse): Promise<void> {
   );
   void mutate(LIVE);
   void mutate(LEDGER);
+  learnAgain();
 }

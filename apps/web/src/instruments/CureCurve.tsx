@@ -1,7 +1,9 @@
-import type { CourseMark, PullWindow } from '@bunkhouse/core';
+import type { CourseMark } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
 import { digits } from '../shell/quantities';
+import type { PullWindows } from '../workers/sectionMessages';
+import { windowWords } from './PullDays';
 
 interface CureCurveProps {
   timesH: readonly number[];
@@ -10,7 +12,7 @@ interface CureCurveProps {
   edge: readonly number[];
   unit: string;
   marks: readonly CourseMark[];
-  window: PullWindow;
+  windows: PullWindows;
   /** days of the trade's rules, as marks on the same axis */
   rules: readonly { days: number; name: string }[];
   pullH: number;
@@ -28,11 +30,11 @@ export interface Ghost {
 }
 
 const WIDTH = 560;
-const HEIGHT = 236;
-const INSET = { left: 34, right: 44, top: 16, bottom: 58 };
+const HEIGHT = 250;
+const INSET = { left: 34, right: 44, top: 16, bottom: 72 };
 
 /** Core, mean and edge against the days, with what was done and when it may be pulled. */
-export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules, pullH, nowH, atH, ghost }: CureCurveProps) {
+export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rules, pullH, nowH, atH, ghost }: CureCurveProps) {
   const end = Math.max(timesH.at(-1) ?? 1, ghost?.timesH.at(-1) ?? 1, 1);
   const most = Math.max(1e-9, ...mean, ...core, ...edge, ...(ghost?.mean ?? [])) * 1.06;
   const x = scaleLinear([0, end], [INSET.left, WIDTH - INSET.right]);
@@ -50,6 +52,7 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules
   const dayTicks = Array.from({ length: Math.floor(end / 24 / every) + 1 }, (_, i) => i * every);
   const near = timesH.findIndex((h) => h >= atH);
   const sample = near < 0 ? timesH.length - 1 : near;
+  const window = windows.likely;
   const span = windowWords(window, pullH);
   return (
     <svg
@@ -62,10 +65,22 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules
         <rect
           x={x(window.bestH)}
           y={INSET.top}
-          width={Math.max(0, x(Math.min(end, pullH)) - x(window.bestH))}
+          width={Math.max(0, x(Math.min(end, pullH, window.latestH ?? Infinity)) - x(window.bestH))}
           height={floor - INSET.top}
           className="best-span"
         />
+      )}
+      {[
+        { atH: window.earliestH, word: 'earliest' },
+        { atH: window.bestH, word: 'best' },
+        { atH: window.latestH, word: 'latest' },
+      ].map(({ atH: markH, word }) =>
+        markH === null || markH > end ? null : (
+          <g key={word} className={`pull-mark ${word}`}>
+            <path d={`M${x(markH)} ${floor}l-5 8h10z`} />
+            <path d={`M${x(markH)} ${INSET.top}V${floor}`} className="pull-line" />
+          </g>
+        ),
       )}
       {y.ticks(4).map((value) => (
         <g key={value}>
@@ -105,8 +120,13 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, window, rules
       {rules.map((rule, i) => (
         <g key={rule.name}>
           <path d={`M${x(Math.min(end, rule.days * 24))} ${floor + 20}v8`} className="rule-mark" />
-          <text x={Math.min(WIDTH - 90, x(Math.min(end, rule.days * 24)) + 4)} y={floor + 30 + (i % 2) * 14} className="axis faint">
-            {rule.name} {digits(rule.days, 0)} d
+          <text
+            x={x(Math.min(end, rule.days * 24)) + (rule.days * 24 > end * 0.8 ? -4 : 4)}
+            y={floor + 30 + i * 14}
+            textAnchor={rule.days * 24 > end * 0.8 ? 'end' : 'start'}
+            className="axis faint"
+          >
+            {rule.name} {digits(rule.days, 0)} d{rule.days * 24 > end ? ' (later)' : ''}
           </text>
         </g>
       ))}
@@ -136,18 +156,4 @@ function named(ends: Readonly<Record<'core' | 'mean' | 'edge', number>>): [strin
     free = Math.max(at, free + 14);
     return [name, free];
   });
-}
-
-/** When to pull, in a sentence. */
-export function windowWords({ earliestH, bestH, lookedH }: PullWindow, pullH: number): string {
-  const day = (h: number) => `day ${digits(h / 24, 1)}`;
-  if (earliestH === null) return `By the model the middle does not take colour within ${digits(lookedH / 24, 0)} days. Pump it.`;
-  const best = bestH === null ? `not even within ${digits(lookedH / 24, 0)} days` : `even from ${day(bestH)}`;
-  const planned =
-    pullH < earliestH
-      ? `Planned for ${day(pullH)}, before that: the middle would stay grey.`
-      : bestH !== null && pullH >= bestH
-        ? `Planned for ${day(pullH)}: even by then.`
-        : `Planned for ${day(pullH)}: coloured, not yet even.`;
-  return `Coloured to the middle from ${day(earliestH)}, ${best}. ${planned}`;
 }

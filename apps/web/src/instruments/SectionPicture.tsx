@@ -1,6 +1,7 @@
-import { thicknessMm, widthMm, type Section } from '@bunkhouse/core';
+import { pumpMap, thicknessMm, widthMm, type Section } from '@bunkhouse/core';
 import { contours, type ContourMultiPolygon } from 'd3-contour';
 import { useId, useMemo } from 'react';
+import { filled, fillPlan, type Depth } from './fillField';
 
 interface SectionPictureProps {
   section: Section;
@@ -14,6 +15,10 @@ interface SectionPictureProps {
   species: 'salt' | 'nitrite';
   /** nitrite on the same cells, and the value from which the meat takes colour */
   coloured?: { field: Float32Array; from: number };
+  /** needles so far apart, mm; absent where nothing was pumped */
+  needlesMm?: number | undefined;
+  /** contours carry their value: where the picture is large enough to read it */
+  numbered?: boolean;
   label: string;
 }
 
@@ -26,7 +31,7 @@ const SLAB_WIDE = 1.6;
 const SLAB_COLUMNS = 6;
 
 /** The cut face, coloured in flat steps: what is modelled, not measured. */
-export function SectionPicture({ section, width, height, cellMm, field, steps, species, coloured, label }: SectionPictureProps) {
+export function SectionPicture({ section, width, height, cellMm, field, steps, species, coloured, needlesMm, numbered = false, label }: SectionPictureProps) {
   const id = useId();
   const slab = section.shape === 'slab';
   const highMm = thicknessMm(section);
@@ -40,20 +45,19 @@ export function SectionPicture({ section, width, height, cellMm, field, steps, s
     // One ring of cells more than there are, all round.
     return { columns: columns + 2, rows: height + 2, left: w / 2 - (columns / 2 + 1) * stepX, top: h / 2 - (height / 2 + 1) * stepY, stepX, stepY };
   }, [slab, w, h, columns, height, cellMm, scale]);
-  const bands = useMemo(
-    () => drawn(ringed(slab ? widened(field) : spread(field, width, height), frame), steps, frame),
-    [field, width, height, slab, steps, frame],
+  // Which cells are meat does not change with the hour.
+  const plan = useMemo(
+    () => (isRound(section) ? fillPlan(field, width, height, depthIn(section, width, height, cellMm)) : []),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [section, width, height, cellMm],
   );
+  const bands = useMemo(() => drawn(ringed(slab ? widened(field) : filled(field, plan), frame), steps, frame), [field, plan, slab, steps, frame]);
   const line = useMemo(
-    () => (coloured === undefined ? [] : drawn(ringed(slab ? widened(coloured.field) : spread(coloured.field, width, height), frame), [coloured.from], frame)),
-    [coloured, width, height, slab, frame],
+    () => (coloured === undefined ? [] : drawn(ringed(slab ? widened(coloured.field) : filled(coloured.field, plan), frame), [coloured.from], frame)),
+    [coloured, plan, slab, frame],
   );
-  const outline =
-    section.shape === 'round' || section.shape === 'ellipse' ? (
-      <ellipse cx={w / 2} cy={h / 2} rx={w / 2} ry={h / 2} />
-    ) : (
-      <rect width={w} height={h} rx={slab ? 0 : 4} />
-    );
+  const lines = useMemo(() => lineLabels({ field, width, height, cellMm, scale, steps, slab, w, h }), [field, width, height, cellMm, scale, steps, slab, w, h]);
+  const outline = isRound(section) ? <ellipse cx={w / 2} cy={h / 2} rx={w / 2} ry={h / 2} /> : <rect width={w} height={h} rx={slab ? 0 : 4} />;
   return (
     <svg className={`section-picture ${species}`} viewBox={`-3 -3 ${w + 6} ${h + 6}`} role="img" aria-label={label}>
       <clipPath id={`${id}-rim`}>{outline}</clipPath>
@@ -65,7 +69,11 @@ export function SectionPicture({ section, width, height, cellMm, field, steps, s
         {line.map((path, i) => (
           <path key={i} d={path} className="coloured-line" />
         ))}
+        {section.fatCapMm !== undefined && section.fatCapMm > 0 && (
+          <rect y={section.closedSide === 'bottom' ? h - section.fatCapMm * scale : 0} width={w} height={section.fatCapMm * scale} className="fat" />
+        )}
       </g>
+      {needlesMm !== undefined && <Needles section={section} spacingMm={needlesMm} across={w / widthMm(section)} scale={scale} w={w} h={h} />}
       {section.bone !== undefined && (
         <circle
           cx={w / 2 + (section.bone.xMm ?? 0) * scale}
@@ -75,8 +83,82 @@ export function SectionPicture({ section, width, height, cellMm, field, steps, s
         />
       )}
       <g className="rim">{outline}</g>
+      {section.closedSide !== undefined && <Skin section={section} w={w} h={h} />}
+      {(numbered ? lines : []).map(({ value, x, y }) => (
+        <text key={value} x={x} y={y} textAnchor="middle" className="line-value">
+          {value}
+        </text>
+      ))}
     </svg>
   );
+}
+
+const isRound = ({ shape }: Section): boolean => shape === 'round' || shape === 'ellipse';
+
+/** Depth under a round rim, in cells. */
+function depthIn(section: Section, width: number, height: number, cellMm: number): Depth {
+  const [b, a] = [thicknessMm(section) / 2 / cellMm, widthMm(section) / 2 / cellMm];
+  return (column, row) => (1 - Math.hypot((column - (width - 1) / 2) / a, (row - (height - 1) / 2) / b)) * b;
+}
+
+/** Where the needle goes in, and how far its point comes. */
+function Needles({ section, spacingMm, across, scale, w, h }: { section: Section; spacingMm: number; across: number; scale: number; w: number; h: number }) {
+  const { section: needles } = useMemo(() => pumpMap({ section, lengthMm: spacingMm, spacingMm }), [section, spacingMm]);
+  return (
+    <g className="needles">
+      {needles.map(({ xMm, entryYMm, tipYMm }) => {
+        const [x, from, to] = [w / 2 + xMm * across, h / 2 - entryYMm * scale, h / 2 - tipYMm * scale];
+        return (
+          <g key={`${xMm} ${entryYMm}`}>
+            <path d={`M${x} ${from}V${to}`} />
+            <path d={`M${x - 3} ${to - 3}l6 6m0 -6l-6 6`} />
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The side that no brine passes. */
+function Skin({ section, w, h }: { section: Section; w: number; h: number }) {
+  const top = section.closedSide === 'top';
+  const round = isRound(section);
+  const [dx, dy] = [(w / 2) * Math.SQRT1_2, (h / 2) * Math.SQRT1_2];
+  const y = top ? h / 2 - dy : h / 2 + dy;
+  const d = round ? `M${w / 2 - dx} ${y}A${w / 2} ${h / 2} 0 0 ${top ? 1 : 0} ${w / 2 + dx} ${y}` : `M0 ${top ? 0 : h}H${w}`;
+  return <path d={d} className="skin" />;
+}
+
+/** Room between two numbers, in the picture’s units. */
+const LINE_ROOM = 19;
+
+/** Where each contour crosses the way from the middle to the rim: to the right, in a flat piece downwards. */
+function lineLabels(p: {
+  field: Float32Array;
+  width: number;
+  height: number;
+  cellMm: number;
+  scale: number;
+  steps: readonly number[];
+  slab: boolean;
+  w: number;
+  h: number;
+}): { value: number; x: number; y: number }[] {
+  const row = Math.floor(p.height / 2);
+  const way = p.slab
+    ? Array.from({ length: p.height - row }, (_, i) => p.field[row + i] ?? Number.NaN)
+    : Array.from({ length: p.width - Math.floor(p.width / 2) }, (_, i) => p.field[row * p.width + Math.floor(p.width / 2) + i] ?? Number.NaN);
+  let free = LINE_ROOM / 2;
+  return p.steps.flatMap((value) => {
+    const i = way.findIndex((here, k) => k > 0 && ((way[k - 1] ?? 0) - value) * (here - value) < 0);
+    if (i < 1) return [];
+    const [before, after] = [way[i - 1] ?? 0, way[i] ?? 0];
+    const far = (i - 0.5 + (value - before) / (after - before)) * p.cellMm * p.scale;
+    const end = (p.slab ? p.h : p.w) / 2 - LINE_ROOM / 2;
+    if (far < free || far > end) return [];
+    free = far + LINE_ROOM;
+    return [p.slab ? { value, x: p.w * 0.82, y: p.h / 2 + far + 4 } : { value, x: p.w / 2 + far, y: p.h / 2 + 4 }];
+  });
 }
 
 interface Frame {
@@ -88,19 +170,25 @@ interface Frame {
   stepY: number;
 }
 
-/** Contours of a grid as paths in the picture. */
+/** Contours of a grid as paths in the picture: everything under what is least, nothing over what is most. */
 function drawn(values: number[], steps: readonly number[], frame: Frame): string[] {
-  return contours()
-    .size([frame.columns, frame.rows])
-    .thresholds([...steps])(values)
-    .map((shape) => pathOf(shape, frame));
+  const [least, most] = values.reduce(([low, high], value) => [Math.min(low, value), Math.max(high, value)], [Infinity, -Infinity]);
+  const between = steps.filter((step) => step > least && step <= most);
+  const shapes = contours().size([frame.columns, frame.rows]).thresholds(between)(values);
+  const { left, top, stepX, stepY, columns, rows } = frame;
+  const whole = `M${left} ${top}h${columns * stepX}v${rows * stepY}h${-columns * stepX}Z`;
+  return steps.map((step) => {
+    const shape = shapes[between.indexOf(step)];
+    return step <= least ? whole : shape === undefined ? '' : pathOf(shape, frame);
+  });
 }
+
+/** A tenth of the picture’s unit is finer than a pixel. */
+const tenth = (value: number): number => Math.round(value * 10) / 10;
 
 function pathOf({ coordinates }: ContourMultiPolygon, { left, top, stepX, stepY }: Frame): string {
   return coordinates
-    .flatMap((polygon) =>
-      polygon.map((ring) => `M${ring.map(([x = 0, y = 0]) => `${(left + x * stepX).toFixed(1)} ${(top + y * stepY).toFixed(1)}`).join('L')}Z`),
-    )
+    .flatMap((polygon) => polygon.map((ring) => `M${ring.map(([x = 0, y = 0]) => `${tenth(left + x * stepX)} ${tenth(top + y * stepY)}`).join('L')}Z`))
     .join('');
 }
 
@@ -108,31 +196,14 @@ function pathOf({ coordinates }: ContourMultiPolygon, { left, top, stepX, stepY 
 const widened = (field: Float32Array): number[] => Array.from(field).flatMap((value) => Array.from({ length: SLAB_COLUMNS }, () => value));
 
 /** The same with its rim repeated once all round: contours then close outside the picture. */
-function ringed(values: readonly number[], { columns, rows }: Frame): number[] {
-  const inner = columns - 2;
-  return Array.from({ length: columns * rows }, (_, i) => {
-    const column = Math.min(inner - 1, Math.max(0, (i % columns) - 1));
-    const row = Math.min(rows - 3, Math.max(0, Math.floor(i / columns) - 1));
-    return values[row * inner + column] ?? 0;
-  });
-}
-
-/** Values out to the frame: beyond the rim the nearest meat goes on, so that no contour follows the steps of the cells. */
-function spread(field: Float32Array, width: number, height: number): number[] {
-  const values = Array.from(field);
-  let holes = values.flatMap((value, i) => (Number.isNaN(value) ? [i] : []));
-  for (let round = 0; round < Math.max(width, height) && holes.length > 0; round += 1) {
-    const filled: [number, number][] = [];
-    for (const i of holes) {
-      const [column, row] = [i % width, Math.floor(i / width)];
-      const near = [column > 0 ? i - 1 : -1, column < width - 1 ? i + 1 : -1, row > 0 ? i - width : -1, row < height - 1 ? i + width : -1]
-        .map((j) => values[j] ?? Number.NaN)
-        .filter((value) => !Number.isNaN(value));
-      if (near.length > 0) filled.push([i, near.reduce((a, b) => a + b, 0) / near.length]);
+function ringed(values: ArrayLike<number>, { columns, rows }: Frame): number[] {
+  const [width, height] = [columns - 2, rows - 2];
+  const ring = new Array<number>(columns * rows);
+  for (let row = 0; row < rows; row += 1) {
+    const from = Math.min(height - 1, Math.max(0, row - 1)) * width;
+    for (let column = 0; column < columns; column += 1) {
+      ring[row * columns + column] = values[from + Math.min(width - 1, Math.max(0, column - 1))] ?? 0;
     }
-    for (const [i, value] of filled) values[i] = value;
-    const done = new Set(filled.map(([i]) => i));
-    holes = holes.filter((i) => !done.has(i));
   }
-  return values;
+  return ring;
 }

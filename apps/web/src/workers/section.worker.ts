@@ -1,4 +1,14 @@
-import { InputError, programHours, pullWindow, simulateSection, soakPlan, thicknessMm, type CureCourse, type SectionSimulation } from '@bunkhouse/core';
+import {
+  colouredDepth,
+  InputError,
+  programHours,
+  pullWindow,
+  simulateSection,
+  soakPlan,
+  thicknessMm,
+  type CureCourse,
+  type SectionSimulation,
+} from '@bunkhouse/core';
 import type { SectionAnswer, SectionAsk, SectionReport, SpeciesCourse } from './sectionMessages';
 
 /** Cells across the thickness: as fine as the eye needs. */
@@ -17,38 +27,45 @@ addEventListener('message', ({ data: { key, course, soakChanges } }: MessageEven
 });
 
 function work(course: CureCourse, soakChanges: number, progress: (share: number) => void): SectionAnswer {
-  const cellMm = Math.max(0.8, thicknessMm(course.section) / ACROSS);
+  const { section, meatG, stages, pullH, diffusivity } = course;
+  const cellMm = Math.max(0.8, thicknessMm(section) / ACROSS);
   const run = (species: 'salt' | 'nitrite', cell: number): SectionSimulation =>
     simulateSection({
-      section: course.section,
-      meatG: course.meatG,
+      section,
+      meatG,
       cellMm: cell,
-      stages: course.stages[species],
-      sampleHours: Math.max(0.1, programHours(course.stages[species]) / SAMPLES),
+      diffusivity: diffusivity.value,
+      stages: stages[species],
+      sampleHours: Math.max(0.1, programHours(stages[species]) / SAMPLES),
     });
   const salt = run('salt', cellMm);
-  progress(0.35);
+  progress(0.3);
   const nitrite = run('nitrite', cellMm);
-  progress(0.7);
+  progress(0.55);
   const coarse = run('salt', cellMm * 2);
-  const pulled = salt.timesH.findIndex((h) => h >= course.pullH - 1e-6);
-  const window = pullWindow(course, cellMm * 2);
+  const window = (m2s: number) => pullWindow(course, cellMm * 2, m2s);
+  const coloured = (m2s: number) => colouredDepth(course, pullH, m2s);
+  const windows = { likely: window(diffusivity.value), slow: window(diffusivity.low), fast: window(diffusivity.high) };
+  progress(0.85);
   return {
     width: salt.width,
     height: salt.height,
     cellMm,
     salt: speciesOf(salt),
     nitrite: speciesOf(nitrite),
-    window,
+    windows,
+    colouredMm: { likely: coloured(diffusivity.value), slow: coloured(diffusivity.low), fast: coloured(diffusivity.high) },
     soak: soakPlan(course, { cellMm, changes: soakChanges }),
     balanceError: Math.max(salt.saltBalanceError, nitrite.saltBalanceError),
-    cellError: Math.abs((salt.mean[pulled] ?? 0) - (coarse.mean[coarse.timesH.findIndex((h) => h >= course.pullH - 1e-6)] ?? 0)),
+    cellError: Math.abs(meanAt(salt, pullH) - meanAt(coarse, pullH)),
   };
 }
+
+const meanAt = ({ timesH, mean }: SectionSimulation, atH: number): number => mean[timesH.findIndex((h) => h >= atH - 1e-6)] ?? 0;
 
 function speciesOf(run: SectionSimulation): SpeciesCourse {
   const size = run.width * run.height;
   const fields = new Float32Array(size * run.timesH.length);
   run.timesH.forEach((_h, i) => fields.set(run.field(i), i * size));
-  return { timesH: run.timesH, core: run.core, mean: run.mean, edge: run.edge, fields };
+  return { timesH: run.timesH, core: run.core, mean: run.mean, edge: run.slice, fields };
 }

@@ -13,8 +13,23 @@ export interface SpeciesCourse {
   timesH: number[];
   core: number[];
   mean: number[];
+  /** a slice from the edge, as it is fried and tasted */
   edge: number[];
   fields: Float32Array;
+}
+
+/** When to pull: as the diffusivity is taken, and where it is slow or fast. */
+export interface PullWindows {
+  likely: PullWindow;
+  slow: PullWindow;
+  fast: PullWindow;
+}
+
+/** How deep the colour reaches at the pull, mm. */
+export interface ColourDepths {
+  likely: number;
+  slow: number;
+  fast: number;
 }
 
 /** All that a picture needs. */
@@ -24,7 +39,8 @@ export interface SectionAnswer {
   cellMm: number;
   salt: SpeciesCourse;
   nitrite: SpeciesCourse;
-  window: PullWindow;
+  windows: PullWindows;
+  colouredMm: ColourDepths;
   soak: SoakPlan;
   balanceError: number;
   /** difference of the mean at the pull to a run with cells twice as wide, % salt */

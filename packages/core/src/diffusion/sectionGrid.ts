@@ -19,12 +19,16 @@ export interface SectionGrid {
   right: Float64Array;
   below: Float64Array;
   rim: Float64Array;
+  /** the part of `rim` that lies at the top or at the bottom of the piece */
+  rimOf: Record<'top' | 'bottom', Float64Array>;
   /** cells of meat, by index */
   cells: Int32Array;
   /** the cell that lies furthest from the brine */
   core: number;
   /** cells beside the brine */
   edge: Int32Array;
+  /** area of each cell within {@link SLICE_MM} of a rim that is open to the brine, mm² */
+  slice: Float64Array;
   areaMm2: number;
   /** left upper corner, mm from the middle of the piece */
   leftMm: number;
@@ -33,6 +37,9 @@ export interface SectionGrid {
 
 /** Salt moves so much slower in fat than in lean [M: handbook part 9]. */
 export const FAT_SHARE = 0.1;
+
+/** A slice from the edge, as it is fried and tasted, is so thick [M]. */
+export const SLICE_MM = 4;
 
 /** A middle nearer to the rim than this share of a cell belongs to its neighbour. */
 const CLEAR = 0.25;
@@ -140,13 +147,26 @@ function leanness({ fatCapMm = 0, closedSide }: Section, { b }: Outline, y: numb
   return fromSide < fatCapMm ? FAT_SHARE : 1;
 }
 
-/** A rim that no brine passes: skin or silver skin on one side. On a round piece its quarter. */
-function isClosed({ closedSide }: Section, { kind, a, b }: Outline, x: number, y: number, dx: number, dy: number): boolean {
-  if (closedSide === undefined) return false;
-  const up = closedSide === 'top' ? -1 : 1;
+/** Whether a face of the rim lies at the top or the bottom of the piece. On a round piece that is its quarter. */
+function liesAt(side: 'top' | 'bottom', { kind, a, b }: Outline, x: number, y: number, dx: number, dy: number): boolean {
+  const up = side === 'top' ? -1 : 1;
   if (kind !== 'ellipse') return dy === up;
   return (y / b) * up > Math.SQRT1_2 * Math.hypot(x / a, y / b) && (dy === up || dx !== 0);
 }
+
+/** How much of a cell lies in a slice from the edge: by its distance from the rim that is open, none under skin. */
+function sliceShare(shape: Outline, { closedSide }: Section, x: number, y: number, cellMm: number): number {
+  const { kind, a, b } = shape;
+  if (kind === 'ellipse') {
+    const underSkin = closedSide !== undefined && liesAt(closedSide, shape, x, y, 0, closedSide === 'top' ? -1 : 1);
+    return underSkin ? 0 : within((1 - Math.hypot(x / a, y / b)) * b, cellMm);
+  }
+  const toTop = closedSide === 'top' ? Infinity : b + y;
+  const toBottom = closedSide === 'bottom' ? Infinity : b - y;
+  return within(Math.min(a - Math.abs(x), toTop, toBottom), cellMm);
+}
+
+const within = (depthMm: number, cellMm: number): number => Math.min(1, Math.max(0, (SLICE_MM - depthMm) / cellMm + 0.5));
 
 function conductances(shape: Outline, section: Section, frame: Pick<SectionGrid, 'cellMm' | 'width' | 'height' | 'leftMm' | 'topMm' | 'meat'>): SectionGrid {
   const { cellMm, width, height, leftMm, topMm, meat } = frame;
@@ -189,21 +209,29 @@ function conductances(shape: Outline, section: Section, frame: Pick<SectionGrid,
   });
   const area = trueAreas(shape, section, frame);
   const [right, below, rim] = [new Float64Array(size), new Float64Array(size), new Float64Array(size)];
+  const rimOf = { top: new Float64Array(size), bottom: new Float64Array(size) };
   const edge: number[] = [];
+  const slice = new Float64Array(size);
   let areaMm2 = 0;
   each((i, column, row, x, y) => {
     areaMm2 += at(area, i);
     if (isAt(column + 1, row)) right[i] = (between(lean, i, i + 1) * faceMm(column, row, 0, x + cellMm / 2, y)) / cellMm;
     if (isAt(column, row + 1)) below[i] = (between(lean, i, i + width) * faceMm(column, row, 1, x, y + cellMm / 2)) / cellMm;
     for (const [dx, dy] of SIDES) {
-      if ((shape.kind === 'slab' && dx !== 0) || isAt(column + dx, row + dy) || isClosed(section, shape, x, y, dx, dy)) continue;
+      if ((shape.kind === 'slab' && dx !== 0) || isAt(column + dx, row + dy)) continue;
       if (boneDistance(section, x + dx * cellMm, y + dy * cellMm) <= 0) continue;
+      const side = liesAt('top', shape, x, y, dx, dy) ? 'top' : liesAt('bottom', shape, x, y, dx, dy) ? 'bottom' : null;
+      // Skin or silver skin: no brine passes.
+      if (side !== null && side === section.closedSide) continue;
       const across = dx !== 0 ? at(high, i) : at(wide, i);
-      rim[i] = at(rim, i) + (at(lean, i) * across) / reach(column, row, dx, dy, x, y);
+      const through = (at(lean, i) * across) / reach(column, row, dx, dy, x, y);
+      rim[i] = at(rim, i) + through;
+      if (side !== null) rimOf[side][i] = at(rimOf[side], i) + through;
     }
     if (at(rim, i) > 0) edge.push(i);
+    slice[i] = at(area, i) * sliceShare(shape, section, x, y, cellMm);
   });
-  const grid = { ...frame, area, right, below, rim, cells: Int32Array.from(cells), edge: Int32Array.from(edge), areaMm2, core: 0 };
+  const grid = { ...frame, area, right, below, rim, rimOf, cells: Int32Array.from(cells), edge: Int32Array.from(edge), slice, areaMm2, core: 0 };
   return { ...grid, core: furthest(grid) };
 }
 

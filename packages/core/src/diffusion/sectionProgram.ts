@@ -12,7 +12,10 @@ export type Stage =
       saltPercent: number;
       temperatureC?: number;
       sampleHours?: number;
-      /** the same bath as before goes on, at the strength that it has come to */ goesOn?: boolean;
+      /** the same bath as before goes on, at the strength that it has come to */
+      goesOn?: boolean;
+      /** a side that floats out of the brine, or lies on the floor of the tub */
+      closedSide?: 'top' | 'bottom';
     }
   | { kind: 'rest'; hours: number; temperatureC?: number; sampleHours?: number }
   | ({ kind: 'inject' } & Injection);
@@ -48,6 +51,8 @@ export interface SectionSimulation {
   core: number[];
   mean: number[];
   edge: number[];
+  /** salt of a slice from the edge, as it is fried and tasted, % */
+  slice: number[];
   /** salt in the bath, %; NaN while there is none */
   bath: number[];
   /** salt in each cell at a time, %, row by row from the top; NaN where there is no meat */
@@ -83,6 +88,8 @@ export function requireStages(stages: readonly Stage[]): void {
     if (stage.sampleHours !== undefined) requireNumber(`stages.${i}.sampleHours`, stage.sampleHours, { min: Math.max(1e-3, stage.hours / 2000), unit: 'h' });
     requireNumber(`stages.${i}.temperatureC`, stage.temperatureC ?? USUAL_C, { min: -2, max: 40, unit: '°C' });
     if (stage.kind !== 'bath') return;
+    if (stage.closedSide !== undefined && stage.closedSide !== 'top' && stage.closedSide !== 'bottom')
+      throw new InputError(`stages.${i}.closedSide`, 'The side that lies closed is the top or the bottom.');
     requireNumber(`stages.${i}.saltPercent`, stage.saltPercent, { min: 0, max: SATURATED_SALT_PERCENT, unit: '%' });
     if (stage.bathG !== 'infinite') requireNumber(`stages.${i}.bathG`, stage.bathG, { above: 0, max: 1e7, unit: 'g' });
   });

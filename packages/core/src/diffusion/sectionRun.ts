@@ -35,6 +35,7 @@ export class SectionRun {
     core: [],
     mean: [],
     edge: [],
+    slice: [],
     bath: [],
   };
   private readonly section: Section;
@@ -49,6 +50,8 @@ export class SectionRun {
   private readonly inverse: Float64Array;
   private readonly older: Float64Array;
   private readonly newer: Float64Array;
+  /** conductance to the brine as it lies now */
+  private rim: Float64Array;
 
   constructor(p: SimulateSectionParams) {
     this.section = requireThing('section', p.section, 'What shape is the piece? Give its section.');
@@ -66,6 +69,7 @@ export class SectionRun {
     this.change = new Float64Array(size);
     this.older = new Float64Array(size);
     this.newer = new Float64Array(size);
+    this.rim = this.grid.rim;
     this.inverse = Float64Array.from(this.grid.area, (area) => (area > 0 ? 1 / area : 0));
     for (const i of this.grid.cells) this.salt[i] = initial;
     const total = programHours(p.stages);
@@ -87,6 +91,14 @@ export class SectionRun {
     let least = Infinity;
     for (const i of this.grid.cells) least = Math.min(least, this.salt[i] ?? 0);
     return least;
+  }
+
+  /** Salt, % of meat and bath alike, that all of it would come to in the end in the bath that it lies in. */
+  evenSalt(): number {
+    const bath = this.lastBath;
+    if (bath === null) return this.meanSalt();
+    if (bath.massG === Infinity) return bath.percent;
+    return (this.total() + bath.percent * bath.massG) / (this.massG + bath.massG);
   }
 
   /** Hours played. */
@@ -140,6 +152,7 @@ export class SectionRun {
   /** Steps through a stage, each as long as is stable, ending on every sample. */
   private wait(stage: Exclude<Stage, { kind: 'inject' }>, enough: () => boolean): void {
     const bath = stage.kind === 'bath' ? this.bathOf(stage) : null;
+    this.rim = rimOf(this.grid, stage);
     const sampleH = stage.sampleHours ?? this.sampleH;
     const factor = this.diffusivity * 1e6 * warmth(stage.temperatureC ?? USUAL_C);
     const longestS = stableSeconds(this.grid, factor, bath, this.partition, this.massG);
@@ -205,8 +218,8 @@ export class SectionRun {
 
   /** Flows between the cells of a field into `change`; answers the sum of those from the brine. `edge` is null where nothing is exchanged. */
   private rates(salt: Float64Array, edge: number | null): number {
-    const { cells, right, below, rim, width, edge: rims } = this.grid;
-    const { change } = this;
+    const { cells, right, below, width, edge: rims } = this.grid;
+    const { change, rim } = this;
     change.fill(0);
     const count = cells.length;
     // Conductances are nothing where there is no neighbour: no questions need to be asked in here.
@@ -250,12 +263,24 @@ export class SectionRun {
     return edge.length === 0 ? 0 : rim / edge.length;
   }
 
+  /** Mean of a slice from the edge, as it is fried and tasted, %: whatever the size of the cells. */
+  sliceSalt(): number {
+    const { cells, slice } = this.grid;
+    let [sum, all] = [0, 0];
+    for (const i of cells) {
+      sum += (this.salt[i] ?? 0) * (slice[i] ?? 0);
+      all += slice[i] ?? 0;
+    }
+    return all === 0 ? 0 : sum / all;
+  }
+
   private sample(bathPercent: number): void {
     const { core } = this.grid;
     this.course.timesH.push(this.hours);
     this.course.core.push(this.salt[core] ?? 0);
     this.course.mean.push(this.meanSalt());
     this.course.edge.push(this.edgeSalt());
+    this.course.slice.push(this.sliceSalt());
     this.course.bath.push(bathPercent);
     this.kept.push(Float32Array.from(this.salt.subarray(0, this.inverse.length)));
   }
@@ -275,6 +300,13 @@ function strides(plainSteps: number, mostLooks: number): [count: number, looks: 
   let looks = Math.max(3, Math.ceil((Math.sqrt(1 + 8 * each) - 1) / 2));
   if (looks % 2 === 0) looks += 1;
   return [count, looks];
+}
+
+/** The rim as it lies in a stage: without the side that is closed. */
+function rimOf({ rim, rimOf: sides }: SectionGrid, stage: Stage): Float64Array {
+  if (stage.kind !== 'bath' || stage.closedSide === undefined) return rim;
+  const closed = sides[stage.closedSide];
+  return rim.map((through, i) => Math.max(0, through - (closed[i] ?? 0)));
 }
 
 /** The longest step that stays stable: no cell, and not the bath, gives away more than it has. */

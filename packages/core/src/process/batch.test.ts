@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { checkEntry, type EntryDraft } from './checkEntry.js';
+import { checkEntry } from './checkEntry.js';
+import type { EntryDraft } from './entryFault.js';
 import type { BatchDesign } from './batchDesign.js';
 import type { LogEntry, StepValues } from './logEntry.js';
 import { designStops, planBatch } from './planBatch.js';
@@ -255,6 +256,7 @@ function loinAtChill(): Cook {
   cook.log('mix', 1, mixed(cook, 'brine'));
   cook.log('meat-in', 4, { brineC: 3 });
   cook.log('pull', 340, { 'pulledG:A': 2650, firmness: 'firm', smell: 'fresh' });
+  expect(cook.log('fry', 340, { taste: 'right' })).toEqual([]);
   expect(cook.try({ kind: 'skipped', stepId: 'soak-in', reason: 'Fry test tastes right' }, 340)).toEqual([]);
   cook.log('rack', 341);
   expect(cook.log('pellicle', 352, { surface: 'wet' })).toEqual([]);

@@ -45,11 +45,26 @@ export interface BatchDesign {
   /** the cook’s own limits, for the rule set `house` */
   house?: RuleSet;
   cureDays: number;
+  /** the refrigerator that it lies in, °C; 3 when not given */
+  coldC?: number;
+  /** planned time in fresh water, min; the usual one of the product when not given */
+  soakMin?: number;
+  /** diffusivity that the cure is modelled with; the handbook's when not given */
+  diffusivity?: Diffusivity;
   /** smallest steps of the two scales, g */
   meatScaleStepG: number;
   cureScaleStepG: number;
   /** ISO instant of the first job */
   startsAt: string;
+}
+
+/** Diffusivity of lean meat at 3 °C, m²/s: one piece in ten lies under `low`, one in ten over `high`. */
+export interface Diffusivity {
+  value: number;
+  low: number;
+  high: number;
+  /** how many cut faces it was learnt from; 0 for the handbook's */
+  cutFaces: number;
 }
 
 /** Thicker than this a piece is pumped, by default [T], mm. */

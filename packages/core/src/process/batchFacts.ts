@@ -35,6 +35,8 @@ export interface BatchFacts {
   /** whether another pumping is still planned */
   repumpOpen: boolean;
   pulledG: Record<string, number>;
+  /** weighed in the drying, g */
+  driedG: Record<string, number>;
   packedG: number | null;
 }
 
@@ -58,6 +60,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     pumpings,
     repumpOpen,
     pulledG: byPiece('pull', 'pulledG'),
+    driedG: byPiece('pellicle', 'driedG'),
     packedG: typeof packed === 'number' ? packed : null,
   };
 }

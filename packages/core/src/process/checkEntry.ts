@@ -1,20 +1,14 @@
-import { InputError } from '../inputError.js';
+import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
 import type { BatchDesign } from './batchDesign.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
+import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
 import { closesStep, failedGates, inputNames } from './gates.js';
-import type { NewLogEntry, StepValues } from './logEntry.js';
+import type { StepValues } from './logEntry.js';
+import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
 import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
 import type { StepInput, StepSpec } from './step.js';
 
-/** A fault of an entry at one of its fields: `at`, `reason`, `values.NAME`, or `entry` for the whole. */
-export interface EntryFault {
-  field: string;
-  message: string;
-}
-
-/** An entry on its way into the log. */
-export type EntryDraft = NewLogEntry;
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
 const AHEAD_MS = 2 * 60_000;
@@ -35,8 +29,10 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
       return reasonFault(draft.reason, 2, 'Write something.');
     case 'ended':
       return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
+    case 'replanned':
+      return [...liveFault(state), ...reasonFault(draft.reason, 2, 'Write why the plan changes.'), ...replanFaults(record, state, draft, now)];
     case 'withdrawn':
-      return [...withdrawalFault(record, state, draft.replaces), ...reasonFault(draft.reason, 2, 'Write why it is taken back.')];
+      return [...withdrawalFault(record, state, draft.replaces, now), ...reasonFault(draft.reason, 2, 'Write why it is taken back.')];
     case 'skipped':
       return [...liveFault(state), ...stepFault(state, draft.stepId, (step) => skipFaults(step, state, draft, at))];
     case 'done':
@@ -69,7 +65,7 @@ function skipFaults(step: StepState, state: BatchState, draft: { reason: string 
 }
 
 function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
-  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, record.design, draft.values)];
+  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, state.design, draft.values)];
   if (wrong.length > 0) return wrong;
   const impossible = impossibleFaults(step.spec, state, record, draft);
   if (impossible.length > 0) return impossible;
@@ -77,20 +73,17 @@ function doneFaults(record: BatchRecord, state: BatchState, step: StepState, dra
 }
 
 function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
-  const weights = weightFaults(spec, state, record.design, draft.values);
+  const weights = weightFaults(spec, state, state.design, draft.values);
   return weights.length > 0 ? weights : replayFaults(record, draft);
 }
 
 /** Values that contradict what is known already: more salt than the water holds, a piece lighter after pumping than before. */
 function replayFaults(record: BatchRecord, draft: EntryDraft): EntryFault[] {
-  try {
-    replay(withDraft(record, draft), Date.parse(draft.at));
-    return [];
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    const known = 'values' in draft && Object.hasOwn(draft.values, error.field);
-    return [{ field: known ? `values.${error.field}` : 'entry', message: error.message }];
-  }
+  const tried = attempt(() => replay(withDraft(record, draft), Date.parse(draft.at)));
+  if ('value' in tried) return [];
+  const { field, message } = tried.fault;
+  const known = 'values' in draft && Object.hasOwn(draft.values, field);
+  return [{ field: known ? `values.${field}` : 'entry', message }];
 }
 
 function closedFault(step: StepState): EntryFault[] {
@@ -131,11 +124,16 @@ function valueFaults(spec: StepSpec, design: BatchDesign, values: StepValues): E
 }
 
 const HEAVIEST_G = 100_000;
+const DEEPEST_MM = 300;
 
 function inputFault(input: StepInput, value: number | string | undefined): string | null {
-  if (value === undefined) return input.kind !== 'choice' && input.optional ? null : `${input.label} is missing.`;
+  if (value === undefined) return input.optional ? null : `${input.label} is missing.`;
   if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : `${input.label}: choose one.`;
   if (typeof value !== 'number' || !Number.isFinite(value)) return `${input.label} must be a number.`;
+  if (input.kind === 'depth') {
+    const deep = numberFault(value, { min: 0, max: DEEPEST_MM, unit: 'mm' });
+    return deep === null ? null : `${input.label} ${deep}.`;
+  }
   const rule =
     input.kind === 'temperature'
       ? { min: -30, max: 350, unit: '°C' }
@@ -170,8 +168,14 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     faults.push(
       ...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2),
       ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2),
+      ...farFrom(`values.driedG:${code}`, weight('driedG'), state.facts.pulledG[code] ?? greenG, 0.6, 1.1),
     );
-    const planned = design.pieces.find((piece) => piece.code === code)?.greenG ?? greenG;
+    const piece = design.pieces.find((candidate) => candidate.code === code);
+    const coloured = weight('colouredMm');
+    const halfMm = piece === undefined ? Infinity : thicknessMm(piece.section) / 2;
+    if (typeof coloured === 'number' && coloured > halfMm + 0.5)
+      faults.push({ field: `values.colouredMm:${code}`, message: `From rim to middle it is only ${Math.round(halfMm)} mm.` });
+    const planned = piece?.greenG ?? greenG;
     faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
   }
   const green = Object.values(state.facts.greenG).reduce((a, b) => a + b, 0);
@@ -193,8 +197,8 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   const early = step.spec.notBeforeCureShare;
   if (early !== undefined && !written) {
     const from = state.steps.find((other) => other.spec.id === early.step)?.closing;
-    const shortestMs = record.process.cureDays[record.design.school.kind].shortest * early.share * 86_400_000;
-    if (from && at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000)
+    const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * 86_400_000;
+    if (from && at < Date.parse(from.at) + Math.min(shortestMs, state.design.cureDays * 86_400_000) - 3_600_000)
       faults.push({ field: 'reason', message: early.say });
   }
   if (step.spec.cooling !== undefined && !written && closesStep(step.spec, values, reason) && coolingFails(record, step, draft, at)) {
@@ -231,7 +235,7 @@ function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, d
   if (planned === undefined) return [];
   for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
     const weighed = Number(draft.values[name]);
-    const most = name === 'cureG' ? record.design.cureScaleStepG : Math.max(OFF_SHEET.g, record.design.meatScaleStepG);
+    const most = name === 'cureG' ? after.design.cureScaleStepG : Math.max(OFF_SHEET.g, after.design.meatScaleStepG);
     if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
     return [{ field: 'reason', message: `${word}: ${round(weighed)} g where the sheet says ${round(planned[name])} g. Weigh it again, or write why.` }];
   }
@@ -242,24 +246,15 @@ function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, d
 
 const round = (g: number): number => Number(g.toFixed(1));
 
-function withDraft(record: BatchRecord, draft: EntryDraft): BatchRecord {
-  const seq = record.entries.length + 1;
-  return { ...record, entries: [...record.entries, { ...draft, seq, recordedAt: draft.at }] };
-}
-
 function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === draft.replaces || entry.corrections.some((correction) => correction.id === draft.replaces));
   if (target === undefined || target.kind !== 'done') return [{ field: 'replaces', message: 'There is no such entry to correct.' }];
   const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
-  const bare: BatchRecord = {
-    ...record,
-    entries: record.entries.filter((entry) => entry.id !== target.id && !(entry.kind === 'correction' && target.corrections.some(({ id }) => id === entry.id))),
-  };
-  const without = replay(bare, now);
+  const without = replay(withoutAct(record, target), now);
   const step = state.steps.find((other) => other.spec.id === target.stepId);
   const open = without.steps.find((other) => other.spec.id === target.stepId);
   if (step === undefined || open === undefined) return [{ field: 'replaces', message: 'This batch has no such step.' }];
-  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, record.design, draft.values)];
+  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, state.design, draft.values)];
   if (faults.length > 0) return faults;
   const stop = failedGates(step.spec, draft.values).find((gate) => gate.onFail === 'stop');
   if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
@@ -280,16 +275,13 @@ function reopenFaults(step: StepState, state: BatchState, draft: { values: StepV
       ];
 }
 
-function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string): EntryFault[] {
+function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === replaces);
   if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
   if (target.kind === 'ended') return [];
+  if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
   const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
   return built === undefined ? [] : [{ field: 'entry', message: `${built.spec.title} was logged after it. Correct the entry instead.` }];
 }
 
 const hasReason = (reason: string | undefined): boolean => reason !== undefined && reason.trim().length >= REASON_LENGTH;
-
-function reasonFault(reason: string | undefined, length: number, message: string): EntryFault[] {
-  return reason !== undefined && reason.trim().length >= length ? [] : [{ field: 'reason', message }];
-}

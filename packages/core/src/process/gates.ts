@@ -4,7 +4,7 @@ import type { Gate, StepInput, StepSpec } from './step.js';
 
 /** The names under which a step's input is kept: one, or one for each piece. */
 export const inputNames = (input: StepInput, pieces: readonly Piece[]): string[] =>
-  input.kind === 'mass' && input.each === 'piece' ? pieces.map((piece) => `${input.name}:${piece.code}`) : [input.name];
+  'each' in input && input.each === 'piece' ? pieces.map((piece) => `${input.name}:${piece.code}`) : [input.name];
 
 /** Gates that a step's values do not pass. An input that was not given passes. */
 export function failedGates(step: StepSpec, values: StepValues): Gate[] {

@@ -1,3 +1,5 @@
+import type { DesignChanges } from './replan.js';
+
 /** What was measured in a step: grams, °C, or the value of a choice. Per piece: `name:CODE`. */
 export type StepValues = Record<string, number | string>;
 
@@ -24,19 +26,23 @@ export type CorrectionEntry = Written & { kind: 'correction'; replaces: string; 
 export type WithdrawnEntry = Written & { kind: 'withdrawn'; replaces: string; reason: string };
 /** The batch was thrown away. */
 export type EndedEntry = Written & { kind: 'ended'; reason: string };
+/** The plan was changed on the way. What was decided at the start stays readable. */
+export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChanges; reason: string };
 /** Something worth keeping. */
 export type NoteEntry = Written & { kind: 'note'; reason: string };
 
 /** The append-only log of a batch: a closed union. */
-export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | NoteEntry;
+export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | NoteEntry;
 export type LogEntryKind = LogEntry['kind'];
-export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'note'];
+export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'note'];
 
 /** An entry before it is written. */
 export type NewLogEntry = LogEntry extends infer E ? (E extends LogEntry ? Omit<E, 'seq' | 'recordedAt'> : never) : never;
 
+type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry;
+
 /** An act as it stands after every correction: the entry, with what it first said when it was corrected. */
-export type StandingEntry = (DoneEntry | SkippedEntry | EndedEntry) & { corrections: CorrectionEntry[] };
+export type StandingEntry = Act & { corrections: CorrectionEntry[] };
 
 /**
  * The acts that stand, in the order they were written: corrections applied, withdrawn ones gone.
@@ -57,7 +63,7 @@ export function standingEntries(entries: readonly LogEntry[]): StandingEntry[] {
   });
 }
 
-function corrected(entry: DoneEntry | SkippedEntry | EndedEntry, corrections: CorrectionEntry[]): StandingEntry {
+function corrected(entry: Act, corrections: CorrectionEntry[]): StandingEntry {
   const last = corrections.at(-1);
   if (last === undefined) return { ...entry, corrections };
   if (entry.kind === 'done') return { ...entry, at: last.at, values: last.values, reason: last.reason, corrections };

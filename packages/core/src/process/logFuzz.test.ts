@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { checkEntry, type EntryDraft } from './checkEntry.js';
+import { checkEntry } from './checkEntry.js';
+import type { EntryDraft } from './entryFault.js';
 import { inputNames } from './gates.js';
 import type { StepValues } from './logEntry.js';
 import { processFor, PLANNED_PRODUCTS } from './processes.js';
@@ -22,7 +23,16 @@ const scribble = (input: StepInput): fc.Arbitrary<number | string | undefined> =
 };
 
 const act = fc.record({
-  kind: fc.constantFrom('done', 'done', 'done', 'done', 'skipped', 'correction', 'withdrawn', 'note', 'ended'),
+  kind: fc.constantFrom('done', 'done', 'done', 'done', 'skipped', 'correction', 'withdrawn', 'note', 'ended', 'replanned'),
+  changes: fc.record(
+    {
+      cureDays: fc.double({ min: -1, max: 70 }),
+      coldC: fc.double({ min: -3, max: 6 }),
+      pumpPercent: fc.integer({ min: 0, max: 40 }),
+      soakMin: fc.integer({ min: 1, max: 2000 }),
+    },
+    { requiredKeys: [] },
+  ),
   /** the present step, or any */
   step: fc.oneof({ weight: 5, arbitrary: fc.constant(-1) }, { weight: 1, arbitrary: fc.integer({ min: 0, max: 30 }) }),
   target: fc.integer({ min: 0, max: 20 }),
@@ -65,6 +75,8 @@ function draftOf(record: BatchRecord, asked: Act, n: number, now: number): Entry
       return { ...written, kind: 'withdrawn', replaces: target?.id ?? 'none', reason: asked.reason };
     case 'skipped':
       return { ...written, kind: 'skipped', stepId, reason: asked.reason };
+    case 'replanned':
+      return { ...written, kind: 'replanned', changes: asked.changes, reason: asked.reason };
     case 'note':
       return { ...written, kind: 'note', reason: asked.reason };
     default:

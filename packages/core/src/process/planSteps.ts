@@ -9,13 +9,20 @@ import type { StepSpec, StepTemplate } from './step.js';
 export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
   const kept = process.steps.filter((step) => applies(step, design));
   const ids = new Set(kept.map((step) => step.id));
-  return kept.flatMap((step) => expand(step, design)).map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
+  return kept
+    .flatMap((step) => expand(step, design))
+    .map((step) => soakedAsPlanned(step, design))
+    .map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
 }
 
 function applies(step: StepTemplate, design: BatchDesign): boolean {
   if (step.only !== undefined && step.only !== design.school.kind) return false;
   return step.id !== 'repump' || repumps(design.school);
 }
+
+/** Out of the water when the plan says so, not when it is usual. */
+const soakedAsPlanned = (step: StepSpec, { soakMin }: BatchDesign): StepSpec =>
+  step.id === 'soak-out' && soakMin !== undefined ? { ...step, after: { step: step.after.step, h: soakMin / 60 } } : step;
 
 function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
   const { only: _only, repeatEveryH, ...spec } = step;

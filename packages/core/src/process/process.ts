@@ -30,6 +30,8 @@ export interface Process {
     repumpPercent: number;
     /** strength of the pump pickle, % of the brine */
     pickleSaltPercent: number;
+    /** packed weight as a share of green [T: handbook part 15]; not known of batches that are older than it */
+    packedShare?: { low: number; high: number };
   };
   /** lowest core temperature that is asked for, °C */
   coreTargetC: number;

@@ -10,14 +10,14 @@ import { soakSteps } from './steps/soakSteps.js';
 /** Bone-in ham: pumped twice, a week under cover brine (handbook part 2). Common practice; the plain numbers are our own. */
 const HAM_BONE_IN: Process = {
   product: 'ham-bone-in',
-  version: 1,
+  version: 2,
   name: 'Bone-in ham',
   prefix: 'HB',
   cureDays: { pumpAndCover: { shortest: 6, usual: 7, longest: 12 }, equilibrium: { shortest: 14, usual: 21, longest: 35 } },
   usual: {
     school: 'pumpAndCover',
     greenG: 7400,
-    section: { shape: 'round', diameterMm: 180 },
+    section: { shape: 'round', diameterMm: 180, bone: { diameterMm: 32 } },
     lengthMm: 320,
     saltPercent: 2.4,
     sugarPercent: 0.9,
@@ -25,6 +25,7 @@ const HAM_BONE_IN: Process = {
     pumpPercent: 10,
     repumpPercent: 2,
     pickleSaltPercent: 14,
+    packedShare: { low: 0.85, high: 0.95 },
   },
   coreTargetC: 66,
   notAboveGreen: false,
@@ -40,7 +41,7 @@ const HAM_BONE_IN: Process = {
 
 const CANADIAN_BACON: Process = {
   product: 'canadian-bacon',
-  version: 1,
+  version: 2,
   name: 'Canadian bacon',
   prefix: 'CB',
   cureDays: { pumpAndCover: { shortest: 5, usual: 6, longest: 10 }, equilibrium: { shortest: 7, usual: 14, longest: 24 } },
@@ -55,6 +56,7 @@ const CANADIAN_BACON: Process = {
     pumpPercent: 8,
     repumpPercent: 0,
     pickleSaltPercent: 13,
+    packedShare: { low: 0.8, high: 0.9 },
   },
   coreTargetC: 64,
   notAboveGreen: false,
@@ -70,7 +72,7 @@ const CANADIAN_BACON: Process = {
 
 const PASTRAMI: Process = {
   product: 'pastrami',
-  version: 1,
+  version: 2,
   name: 'Pastrami brisket',
   prefix: 'PB',
   cureDays: { pumpAndCover: { shortest: 5, usual: 7, longest: 10 }, equilibrium: { shortest: 7, usual: 9, longest: 18 } },
@@ -85,6 +87,7 @@ const PASTRAMI: Process = {
     pumpPercent: 9,
     repumpPercent: 0,
     pickleSaltPercent: 13,
+    packedShare: { low: 0.55, high: 0.65 },
   },
   coreTargetC: 93,
   notAboveGreen: true,

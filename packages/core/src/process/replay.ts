@@ -6,6 +6,7 @@ import type { Finding } from '../cure/finding.js';
 import { batchFindings } from './batchFindings.js';
 import { closesStep } from './gates.js';
 import { standingEntries, type LogEntry, type StandingEntry, type StepValues } from './logEntry.js';
+import { currentDesign } from './replan.js';
 import { planSteps } from './planSteps.js';
 import type { Process } from './process.js';
 import type { Station } from './station.js';
@@ -40,6 +41,8 @@ export interface StepState {
 
 /** Everything that follows from a record at an instant. Nothing of it is stored. */
 export interface BatchState {
+  /** what was decided, with every change of the plan that stands */
+  design: BatchDesign;
   steps: StepState[];
   /** the next thing the cook's hands do */
   next: StepState | null;
@@ -80,9 +83,10 @@ const HOUR_MS = 3_600_000;
  * @throws InputError when the design contradicts itself
  */
 export function replay(record: BatchRecord, now: number): BatchState {
-  const { design, process } = record;
-  const specs = planSteps(process, design);
+  const { process } = record;
   const standing = standingEntries(record.entries);
+  const design = currentDesign(record.design, process, standing);
+  const specs = planSteps(process, design);
   const closings = closingEntries(specs, standing);
   const end = standing.find((entry) => entry.kind === 'ended');
   const records = new Map([...closings].flatMap(([id, entry]): [string, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
@@ -113,6 +117,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
   const cooling = coolingStates(specs, standing, figures.nitrite.applies.value >= CURED_PPM);
   return {
+    design,
     steps,
     next,
     station: next?.spec.station ?? null,
@@ -134,9 +139,7 @@ function closingEntries(specs: StepSpec[], standing: StandingEntry[]): Map<strin
     const closing =
       skippedWith?.kind === 'skipped'
         ? skippedWith
-        : standing.find(
-            (entry) => entry.kind !== 'ended' && entry.stepId === spec.id && (entry.kind === 'skipped' || closesStep(spec, entry.values, entry.reason)),
-          );
+        : standing.find((entry) => 'stepId' in entry && entry.stepId === spec.id && (entry.kind === 'skipped' || closesStep(spec, entry.values, entry.reason)));
     if (closing !== undefined) closings.set(spec.id, closing);
   }
   return closings;

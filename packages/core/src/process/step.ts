@@ -8,7 +8,9 @@ export type SchoolKind = (typeof SCHOOLS)[number];
 export type StepInput =
   | { kind: 'mass'; name: string; label: string; each?: 'piece'; optional?: boolean; allowZero?: boolean }
   | { kind: 'temperature'; name: string; label: string; optional?: boolean }
-  | { kind: 'choice'; name: string; label: string; options: { value: string; label: string }[] };
+  /** how deep something reaches from the rim of the section, mm */
+  | { kind: 'depth'; name: string; label: string; each?: 'piece'; optional?: boolean }
+  | { kind: 'choice'; name: string; label: string; optional?: boolean; options: { value: string; label: string }[] };
 
 /**
  * A condition on what was measured. Every named input must satisfy it.

@@ -20,7 +20,10 @@ import { LogPanel } from './LogPanel';
 import { Ticket } from './Ticket';
 
 /** Drawn once the rest stands: it brings a worker with it. */
-const CurePanel = lazy(async () => ({ default: (await import('./CurePanel')).CurePanel }));
+const CurePanel = lazy(async () => ({ default: (await import('./cure/CurePanel')).CurePanel }));
+
+const PullCheck = lazy(async () => ({ default: (await import('./cure/PullCheck')).PullCheck }));
+const CutFaceField = lazy(async () => ({ default: (await import('./cure/CutFaceField')).CutFaceField }));
 
 /** Stations at which salt is still on its way. */
 const SALT_MOVES: readonly (string | null)[] = ['prep', 'cure', 'soak', 'dry'];
@@ -43,7 +46,7 @@ export function BatchPage() {
 }
 
 function WholeBatch({ batch }: { batch: Batch }) {
-  const { record, state } = batch;
+  const { state } = batch;
   const now = useNow();
   const [chosenId, setChosenId] = useState<string>();
   // Counts what was logged here: the next step then takes the keyboard.
@@ -81,15 +84,15 @@ function WholeBatch({ batch }: { batch: Batch }) {
         {chilling && <ChillGates gates={state.cooling} now={now} />}
         <NitriteGauge
           nitrite={figures.nitrite}
-          target={record.design.nitritePpm}
-          ruleSet={record.design.ruleSet}
+          target={state.design.nitritePpm}
+          ruleSet={state.design.ruleSet}
           weighed={state.facts.brines.some((brine) => brine.weighed)}
         />
         <div className="figures">
           {figures.brines.map((brine) => (
-            <BrineSheet key={brine.brine.id} figures={brine} design={record.design} />
+            <BrineSheet key={brine.brine.id} figures={brine} design={state.design} />
           ))}
-          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={record.design.school} pieces={record.design.pieces} />}
+          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} />}
           <Readings figures={figures} facts={state.facts} />
         </div>
         <LogPanel batch={batch} />
@@ -107,10 +110,10 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
       <div>
         <h1 className="title">{record.code}</h1>
         <p>
-          {record.process.name}, {tagWeight(green, preferences)} green, {record.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
+          {record.process.name}, {tagWeight(green, preferences)} green, {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
         </p>
       </div>
-      <Link className="lnk bench-link" to={benchOfBatch({ id: record.id, code: record.code, design: record.design })}>
+      <Link className="lnk bench-link" to={benchOfBatch({ id: record.id, code: record.code, design: state.design })}>
         Its sheet on the Bench
       </Link>
       {station !== null && next !== null ? (
@@ -119,7 +122,7 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
           <div>
             <b>
               {STATION_NAMES[station]}
-              {station === 'cure' && cureDay(state, record.design.cureDays, now)}
+              {station === 'cure' && cureDay(state, state.design.cureDays, now)}
             </b>
             <span>
               {next.spec.title} {dayAndTime(next.dueAt, now)}
@@ -169,7 +172,22 @@ function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step
           Looked {dayAndTime(look.at, now)}: not ready yet.
         </p>
       ))}
-      <RecordStep batch={batch} step={step} first onDone={onDone} />
+      {spec.id === 'pull' && (
+        <Suspense fallback={null}>
+          <PullCheck batch={batch} now={now} />
+        </Suspense>
+      )}
+      <RecordStep
+        batch={batch}
+        step={step}
+        first
+        onDone={onDone}
+        drawn={({ name, ...field }) => (
+          <Suspense fallback={null}>
+            <CutFaceField batch={batch} code={name.split(':')[1] ?? 'A'} {...field} />
+          </Suspense>
+        )}
+      />
       {spec.skippable && <LeaveOut batch={batch} stepId={spec.id} title={spec.title} />}
     </section>
   );

@@ -137,6 +137,8 @@ function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch):
       return `Taken back: ${replaced === undefined ? '' : heading(replaced, undefined, batch)}`;
     case 'ended':
       return 'Thrown away';
+    case 'replanned':
+      return 'New plan';
     case 'note':
       return 'Note';
   }
@@ -154,13 +156,13 @@ function stepOf(entry: LogEntry | undefined, entries: readonly LogEntry[]): stri
     : '';
 }
 
-function valuesInWords(stepId: string, values: StepValues, { state, record }: Batch, preferences: Preferences): string {
+function valuesInWords(stepId: string, values: StepValues, { state }: Batch, preferences: Preferences): string {
   const inputs = state.steps.find((step) => step.spec.id === stepId)?.spec.inputs ?? [];
   const words = inputs.flatMap((input) =>
-    inputNames(input, record.design.pieces).flatMap((name) => {
+    inputNames(input, state.design.pieces).flatMap((name) => {
       const value = values[name];
       if (value === undefined) return [];
-      const piece = name.includes(':') && record.design.pieces.length > 1 ? ` ${name.split(':')[1]}` : '';
+      const piece = name.includes(':') && state.design.pieces.length > 1 ? ` ${name.split(':')[1]}` : '';
       return [`${input.label}${piece} ${inputWords(input, value, preferences)}`];
     }),
   );
@@ -170,7 +172,11 @@ function valuesInWords(stepId: string, values: StepValues, { state, record }: Ba
 function inputWords(input: StepInput, value: number | string, preferences: Preferences): string {
   if (typeof value === 'string')
     return input.kind === 'choice' ? (input.options.find((option) => option.value === value)?.label.toLowerCase() ?? value) : value;
-  return inWords(value, input.kind === 'temperature' ? 'temperature' : input.name === 'cureG' ? 'smallMass' : 'mass', preferences);
+  return inWords(
+    value,
+    input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass',
+    preferences,
+  );
 }
 
 function CorrectionSheet({ batch, entry, onClose }: { batch: Batch; entry: StandingEntry | null; onClose: () => void }) {

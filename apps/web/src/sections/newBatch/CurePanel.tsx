@@ -55,6 +55,7 @@ export function CurePanel() {
           </>
         )}
         <RulesAndTarget />
+        <FormNumber name="coldC" label="Refrigerator" quantity="temperature" hint="planned; 3 °C when left empty, 4 at the most" />
         <div className="pair">
           <FormNumber name="meatScaleStepG" label="Big scale steps by" quantity="smallMass" />
           <FormNumber name="cureScaleStepG" label="Cure scale steps by" quantity="smallMass" />

@@ -14,8 +14,8 @@ export function MeatPanel() {
   const product = useWatch({ control, name: 'product' });
   const pieces = useFieldArray({ control, name: 'pieces' });
   const chooseProduct = (chosen: BatchRequest['product']) => {
-    const { by, ruleSet, houseLimit, houseFloor, cure, nitritePpm, startsAt } = getValues();
-    reset({ ...fresh(chosen, by), ruleSet, nitritePpm, startsAt, ...given({ houseLimit, houseFloor, cure }) });
+    const { by, ruleSet, houseLimit, houseFloor, cure, nitritePpm, startsAt, diffusivity } = getValues();
+    reset({ ...fresh(chosen, by), ruleSet, nitritePpm, startsAt, ...given({ houseLimit, houseFloor, cure, diffusivity }) });
   };
   const addPiece = () => {
     const like = getValues('pieces').at(-1) ?? fresh(product, '').pieces[0];
@@ -44,6 +44,7 @@ export function MeatPanel() {
 function PieceFields({ index, onRemove }: { index: number; onRemove: (() => void) | undefined }) {
   const { control, setValue } = useFormContext<BatchRequest>();
   const shape = useWatch({ control, name: `pieces.${index}.shape` });
+  const skinOn = useWatch({ control, name: `pieces.${index}.skinOn` });
   const letter = PIECE_LETTERS[index];
   return (
     <fieldset className="piece">
@@ -52,6 +53,14 @@ function PieceFields({ index, onRemove }: { index: number; onRemove: (() => void
       <Choice label="Shape" value={shape} options={{ round: 'Round', slab: 'Flat' }} onChange={(chosen) => setValue(`pieces.${index}.shape`, chosen)} />
       <FormNumber name={`pieces.${index}.thicknessMm`} label={shape === 'slab' ? 'Thickness' : 'Diameter'} quantity="length" hint="at the thickest" />
       <FormNumber name={`pieces.${index}.lengthMm`} label="Length" quantity="length" />
+      <FormNumber name={`pieces.${index}.boneMm`} label="Bone, across" quantity="length" hint="empty for none" />
+      <FormNumber name={`pieces.${index}.fatCapMm`} label="Fat left on" quantity="length" hint="empty for none" />
+      <Choice
+        label="Skin, silver skin"
+        value={skinOn === true ? 'on' : 'off'}
+        options={{ off: 'Off', on: 'On one side' }}
+        onChange={(chosen) => setValue(`pieces.${index}.skinOn`, chosen === 'on' ? true : undefined)}
+      />
       {onRemove !== undefined && (
         <button type="button" className="lnk" onClick={onRemove}>
           Take piece {letter} out

@@ -12,6 +12,7 @@ import { firstRequest, forgetDraft } from './firstRequest';
 import { MeatPanel } from './MeatPanel';
 import { planOf, stopOf } from './planOf';
 import { Result } from './Result';
+import { useHouseDiffusivity } from './useHouseDiffusivity';
 import { WhenPanel } from './WhenPanel';
 
 /** From "I have this piece" to a dated plan: every keystroke works the sheet out again. */
@@ -29,6 +30,8 @@ export function NewBatch() {
   useEffect(() => {
     if (name !== '') setValue('by', name);
   }, [name, setValue]);
+
+  useHouseDiffusivity(form);
 
   useEffect(() => {
     // From here on the draft is kept like any other: a reload must not bring the first values back.

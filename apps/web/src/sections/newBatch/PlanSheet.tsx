@@ -1,5 +1,5 @@
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
-import { STATION_NAMES, STATIONS, type BatchState } from '@bunkhouse/core';
+import { STATION_NAMES, STATIONS, type BatchState, type Diffusivity } from '@bunkhouse/core';
 import { BrineSheet } from '../../instruments/BrineSheet';
 import { FindingStrip } from '../../instruments/FindingStrip';
 import { NitriteGauge } from '../../instruments/NitriteGauge';
@@ -16,11 +16,13 @@ export function PlanSheet({
   state,
   onTarget,
   onDays,
+  onDiffusivity,
 }: {
   request: BatchRequest;
   state: BatchState;
   onTarget: (ppm: number) => void;
   onDays: (days: number) => void;
+  onDiffusivity: (diffusivity: Diffusivity | undefined) => void;
 }) {
   const design = toDesign(request);
   const { figures, findings } = state;
@@ -44,7 +46,7 @@ export function PlanSheet({
         {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} pieces={design.pieces} />}
         <Readings figures={figures} facts={state.facts} />
       </div>
-      <PullForecast request={request} state={state} onDays={onDays} />
+      <PullForecast request={request} state={state} onDays={onDays} onDiffusivity={onDiffusivity} />
       <PlanDates state={state} />
     </>
   );

@@ -1,9 +1,13 @@
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
-import { COLOURED_PPM, cureCourse, processFor, type BatchState } from '@bunkhouse/core';
+import { COLOURED_PPM, cureCourse, HANDBOOK_DIFFUSIVITY, processFor, type BatchState, type Diffusivity } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
-import { CureCurve, windowWords, type Ghost } from '../../instruments/CureCurve';
+import { Link } from 'react-router';
+import { useLearnt } from '../../data/learnt';
+import { CureCurve, type Ghost } from '../../instruments/CureCurve';
 import { Hero } from '../../instruments/Hero';
+import { PullDays, windowWords } from '../../instruments/PullDays';
 import { SALT_STEPS, SectionPicture } from '../../instruments/SectionPicture';
+import { Choice } from '../../shell/Choice';
 import { digits } from '../../shell/quantities';
 import { useSection } from '../../workers/useSection';
 
@@ -21,7 +25,18 @@ interface Held {
 }
 
 /** What the planned days leave in the middle, by the model, and the days that would make it even. */
-export function PullForecast({ request, state, onDays }: { request: BatchRequest; state: BatchState; onDays: (days: number) => void }) {
+export function PullForecast({
+  request,
+  state,
+  onDays,
+  onDiffusivity,
+}: {
+  request: BatchRequest;
+  state: BatchState;
+  onDays: (days: number) => void;
+  onDiffusivity: (diffusivity: Diffusivity | undefined) => void;
+}) {
+  const learnt = useLearnt();
   const course = useMemo(
     () => cureCourse({ id: '', code: '', design: toDesign(request), process: processFor(request.product), entries: [] }, state, 'A'),
     [request, state],
@@ -29,7 +44,8 @@ export function PullForecast({ request, state, onDays }: { request: BatchRequest
   const { answer, fault, stale } = useSection(course);
   const [held, setHeld] = useState<Held | null>(null);
   if (answer === null) return fault === null ? null : <p className="fault">{fault}</p>;
-  const { salt, nitrite, window } = answer;
+  const { salt, nitrite, windows } = answer;
+  const window = windows.likely;
   const found = salt.timesH.findIndex((h) => h >= course.pullH - 1e-6);
   const at = found < 0 ? salt.timesH.length - 1 : found;
   const size = answer.width * answer.height;
@@ -60,6 +76,7 @@ export function PullForecast({ request, state, onDays }: { request: BatchRequest
             <Hero size="md" label="Mean" value={digits(salt.mean[at] ?? 0, 2)} unit="% salt" />
           </div>
           <p className="lead">{windowWords(window, course.pullH)}</p>
+          <PullDays windows={windows} days={days} />
           {held !== null && (
             <p className="note">
               Held to compare, pale: {held.days} days, core {digits(held.core, 2)} %, mean {digits(held.mean, 2)} %,{' '}
@@ -92,6 +109,26 @@ export function PullForecast({ request, state, onDays }: { request: BatchRequest
           </button>
         </div>
       </div>
+      {learnt !== undefined && learnt.diffusivity.cutFaces > 0 && (
+        <div className="forecast-speed">
+          <Choice
+            label="How fast brine moves"
+            value={request.diffusivity === undefined ? 'handbook' : 'house'}
+            options={{
+              house: `As this house has cut it, ${digits((request.diffusivity ?? learnt.diffusivity).value * 1e10, 1)}`,
+              handbook: `As the handbook says, ${digits(HANDBOOK_DIFFUSIVITY.value * 1e10, 1)}`,
+            }}
+            onChange={(chosen) => onDiffusivity(chosen === 'house' ? learnt.diffusivity : undefined)}
+          />
+          <p className="note">
+            × 10⁻¹⁰ m²/s, from {learnt.diffusivity.cutFaces} cut faces.{' '}
+            <Link className="lnk" to="/learnt">
+              See which
+            </Link>
+            .
+          </p>
+        </div>
+      )}
       <div className="forecast-curve">
         <CureCurve
           timesH={salt.timesH}
@@ -100,10 +137,11 @@ export function PullForecast({ request, state, onDays }: { request: BatchRequest
           edge={salt.edge}
           unit="% salt"
           marks={course.marks}
-          window={window}
+          windows={windows}
           rules={[
             { days: days.shortest, name: 'shortest' },
             { days: days.usual, name: 'usual' },
+            { days: days.longest, name: 'longest' },
           ]}
           pullH={course.pullH}
           nowH={0}

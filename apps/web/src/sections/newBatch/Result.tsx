@@ -24,6 +24,7 @@ export function Result({ refusal }: { refusal: string | null }) {
           state={plan.state}
           onTarget={(ppm) => setValue('nitritePpm', ppm, { shouldValidate: true })}
           onDays={(days) => setValue('cureDays', days, { shouldValidate: true })}
+          onDiffusivity={(diffusivity) => setValue('diffusivity', diffusivity)}
         />
       ),
     [plan, request, setValue],

@@ -199,6 +199,7 @@ function DoneToday({ batches, now }: { batches: Batch[]; now: number }) {
 
 function titleOf(entry: StandingEntry, steps: StepState[]): string {
   if (entry.kind === 'ended') return 'Thrown away';
+  if (entry.kind === 'replanned') return 'New plan';
   const title = steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId;
   return entry.kind === 'skipped' ? `${title}, left out` : title;
 }

@@ -1,5 +1,5 @@
 import { checkEntry, closesStep, failedGates, inputNames, MIX_STEP_BRINE, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
-import { useState, type FormEvent } from 'react';
+import { Fragment, useState, type FormEvent, type ReactNode } from 'react';
 import type { Batch } from '../../data/batches';
 import { lookAgain, writeEntry } from '../../data/batches';
 import { Refusal } from '../../data/request';
@@ -24,19 +24,30 @@ interface Draft {
 
 const emptyDraft = (): Draft => ({ id: crypto.randomUUID(), values: {}, reason: '', at: '' });
 
+/** A depth on a section, to be drawn. */
+interface DrawnField {
+  name: string;
+  label: string;
+  value: number | undefined;
+  onChange: (value: number | undefined) => void;
+  error: string | undefined;
+}
+
 interface RecordStepProps {
   batch: Batch;
   step: StepState;
   /** what to correct; absent for a first entry */
   corrects?: { id: string; at: string; values: StepValues };
+  /** draws the field of a depth; without it the depth is typed */
+  drawn?: (field: DrawnField) => ReactNode;
   /** the filled button of the screen */
   first: boolean;
   onDone?: () => void;
 }
 
 /** Asks for the numbers that matter at a step and logs them with the real time. */
-export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepProps) {
-  const { record } = batch;
+export function RecordStep({ batch, step, corrects, first, onDone, drawn }: RecordStepProps) {
+  const { record, state } = batch;
   const { spec } = step;
   const preferences = usePreferences();
   const now = useNow();
@@ -94,12 +105,10 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
       {(!(spec.id in MIX_STEP_BRINE) || corrects !== undefined) && (
         <div className="record-fields">
           {spec.inputs.flatMap((input) =>
-            inputNames(input, record.design.pieces).map((name, i) => {
+            inputNames(input, state.design.pieces).map((name, i) => {
               const value = draft.values[name];
               const label =
-                input.kind === 'mass' && input.each === 'piece' && record.design.pieces.length > 1
-                  ? `${input.label}, piece ${name.split(':')[1]}`
-                  : input.label;
+                'each' in input && input.each === 'piece' && state.design.pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
               if (input.kind === 'choice') {
                 return (
                   <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>
@@ -113,12 +122,19 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
                   </div>
                 );
               }
+              if (input.kind === 'depth' && drawn !== undefined) {
+                return (
+                  <Fragment key={name}>
+                    {drawn({ name, label, value: asNumber(value), onChange: (depth) => setValue(name, depth), error: faultAt(`values.${name}`) })}
+                  </Fragment>
+                );
+              }
               return (
                 <NumberField
                   key={name}
                   big
-                  label={label + (input.optional ? ' (if read)' : '')}
-                  quantity={input.kind === 'temperature' ? 'temperature' : input.name === 'cureG' ? 'smallMass' : 'mass'}
+                  label={label + (input.optional ? OPTIONAL[input.kind] : '')}
+                  quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
                   value={asNumber(value)}
                   onChange={(typed) => setValue(name, typed)}
                   error={faultAt(`values.${name}`)}
@@ -187,6 +203,8 @@ export function RecordStep({ batch, step, corrects, first, onDone }: RecordStepP
   );
 }
 
+const OPTIONAL = { mass: ' (if weighed)', temperature: ' (if read)', depth: ', coloured so deep (if cut)' } as const;
+
 const Fault = ({ text }: { text: string | undefined }) =>
   text === undefined ? null : (
     <p className="fault" role="alert">
@@ -242,7 +260,7 @@ function MixLines({
   faultAt: (field: string) => string | undefined;
 }) {
   const preferences = usePreferences();
-  const { design } = batch.record;
+  const { design } = batch.state;
   const brine = batch.state.facts.brines.find((candidate) => candidate.id === MIX_STEP_BRINE[stepId]);
   if (brine === undefined) return null;
   const lines = [
@@ -284,11 +302,11 @@ function MixLines({
   );
 }
 
-function hintFor({ state, record }: Batch, name: string, preferences: ReturnType<typeof usePreferences>): string | undefined {
+function hintFor({ state }: Batch, name: string, preferences: ReturnType<typeof usePreferences>): string | undefined {
   const [what, code = ''] = name.split(':');
   const greenG = state.facts.greenG[code];
   const grams = (g: number) => inWords(g, 'mass', preferences);
-  const { school } = record.design;
+  const { school } = state.design;
   if (what === 'greenG' && greenG !== undefined) return `Planned ${grams(greenG)}`;
   if (what === 'pumpedG' && greenG !== undefined && school.kind === 'pumpAndCover' && (state.facts.pumpings[code] ?? []).length === 0)
     return `Aim at ${grams(greenG * (1 + school.pumpPercent / 100))}`;

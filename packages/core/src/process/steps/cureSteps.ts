@@ -81,7 +81,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     station: 'cure',
     title: 'Pull',
     act: 'Log pull',
-    task: 'Lift out, rinse in cold running water, wipe, weigh. Feel and smell each piece. The old brine goes down the drain.',
+    task: 'Lift out, rinse in cold running water, wipe, weigh. Feel and smell each piece. Where one is cut, draw how deep the colour reached. The old brine goes down the drain.',
     needs: ['meat-in', 'repump'],
     after: { step: 'meat-in', cureShare: 1 },
     graceH: 6,
@@ -106,6 +106,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
           { value: 'bad', label: 'Bad' },
         ],
       },
+      { kind: 'depth', name: 'colouredMm', label: 'Cut face', each: 'piece', optional: true },
     ],
     gates: [
       {

@@ -33,6 +33,7 @@ export const drySteps = (dryH: number): StepTemplate[] => [
           { value: 'wet', label: 'Not yet' },
         ],
       },
+      { kind: 'mass', name: 'driedG', label: 'Weight now', each: 'piece', optional: true },
     ],
     gates: [{ inputs: ['surface'], oneOf: ['tacky'], onFail: 'again', againH: 2, say: 'Not yet: leave it in moving air and look again in two hours.' }],
   },

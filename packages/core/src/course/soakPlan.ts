@@ -31,7 +31,7 @@ export function soakPlan(course: CureCourse, p: { cellMm: number; waterPerMeat?:
   const changes = requireNumber('changes', p.changes ?? 0, { min: 0, max: 24 });
   const run = new SectionRun({ section: course.section, meatG: course.meatG, cellMm: p.cellMm, stages: [], sampleHours: 24 });
   for (const stage of stagesUntilPull(course, 'salt')) run.play(stage);
-  const plan: SoakPlan = { minutes: [0], edge: [run.edgeSalt()], mean: [run.meanSalt()] };
+  const plan: SoakPlan = { minutes: [0], edge: [run.sliceSalt()], mean: [run.meanSalt()] };
   let hours = 0;
   let baths = 0;
   for (const { untilH, everyH } of LOOKS) {
@@ -41,7 +41,7 @@ export function soakPlan(course: CureCourse, p: { cellMm: number; waterPerMeat?:
       run.play({ kind: 'bath', hours: everyH, bathG: waterG, saltPercent: 0, goesOn: !fresh, sampleHours: everyH });
       hours += everyH;
       plan.minutes.push(hours * 60);
-      plan.edge.push(run.edgeSalt());
+      plan.edge.push(run.sliceSalt());
       plan.mean.push(run.meanSalt());
     }
   }

@@ -1,12 +1,12 @@
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
 import { cureCourse } from './cureCourse.js';
-import type { DoneEntry, LogEntry, StepValues } from './logEntry.js';
-import { processFor } from './processes.js';
+import type { DoneEntry, LogEntry, StepValues } from '../process/logEntry.js';
+import { processFor } from '../process/processes.js';
 import { pullWindow } from './pullWindow.js';
-import { replay, type BatchRecord } from './replay.js';
+import { replay, type BatchRecord } from '../process/replay.js';
 import { soakMinutes, soakPlan } from './soakPlan.js';
-import { usualDesign } from './usualDesign.js';
+import { usualDesign } from '../process/usualDesign.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
 const HOUR = 3_600_000;

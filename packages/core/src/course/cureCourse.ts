@@ -2,8 +2,10 @@ import type { Injection, Stage } from '../diffusion/sectionProgram.js';
 import { nitriteShare } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
-import { sum } from './batchFacts.js';
-import type { BatchRecord, BatchState, StepState } from './replay.js';
+import type { Diffusivity } from '../process/batchDesign.js';
+import { sum } from '../process/batchFacts.js';
+import type { BatchRecord, BatchState, StepState } from '../process/replay.js';
+import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 
 /** Something that was done to a piece, or is planned, h from the start of its course. */
 export interface CourseMark {
@@ -24,7 +26,13 @@ export interface CureCourse {
   marks: CourseMark[];
   /** h of the pull */
   pullH: number;
+  /** salt aimed at, % */
+  aimPercent: number;
+  diffusivity: Diffusivity;
 }
+
+/** The handbook's: 3 × 10^-10 m²/s, taken as 2 to 5 × 10^-10 for nineteen pieces of twenty [M: handbook part 9]. */
+export const HANDBOOK_DIFFUSIVITY: Diffusivity = { value: LEAN_DIFFUSIVITY, low: 2.24e-10, high: 4.02e-10, cutFaces: 0 };
 
 const HOUR_MS = 3_600_000;
 /** What is late moves on with the clock: to the quarter of an hour, so that the course is not another one each minute. */
@@ -35,6 +43,10 @@ const USUAL_C = 3;
 const SOAK_WATER = 4;
 /** How long the salt evens out between the soak and the plate, h [M]. */
 const TO_THE_PLATE_H = 36;
+/** What moves a piece in its brine. */
+const TURNS: readonly CourseMark['kind'][] = ['meatIn', 'turn', 'repump'];
+/** So much of the time between two turns may one be late [M]. */
+const LATE_SHARE = 0.5;
 /** A soak is sampled this often, h. */
 const SOAK_SAMPLE_H = 0.05;
 
@@ -54,10 +66,11 @@ const STEP_MARKS: Readonly<Record<string, CourseMark['kind']>> = {
  * @throws InputError for a piece that is not in the batch
  */
 export function cureCourse(record: BatchRecord, state: BatchState, code: string): CureCourse {
-  const piece = record.design.pieces.find((candidate) => candidate.code === code);
+  const { design } = state;
+  const piece = design.pieces.find((candidate) => candidate.code === code);
   if (piece === undefined) throw new InputError('code', `There is no piece ${code} in this batch.`);
   const events = eventsOf(state);
-  const startsAt = events[0]?.at ?? Date.parse(record.design.startsAt);
+  const startsAt = events[0]?.at ?? Date.parse(design.startsAt);
   const hour = (at: number) => Math.max(0, (at - startsAt) / HOUR_MS);
   const last = events.at(-1)?.at ?? startsAt;
   const marks: CourseMark[] = [
@@ -72,6 +85,8 @@ export function cureCourse(record: BatchRecord, state: BatchState, code: string)
     stages: { salt: stagesOf(record, state, code, events, 'salt'), nitrite: stagesOf(record, state, code, events, 'nitrite') },
     marks,
     pullH: marks.find((mark) => mark.kind === 'pull')?.atH ?? 0,
+    aimPercent: design.saltPercent,
+    diffusivity: design.diffusivity ?? HANDBOOK_DIFFUSIVITY,
   };
 }
 
@@ -106,27 +121,43 @@ function eventsOf(state: BatchState): CourseEvent[] {
     .sort((a, b) => a.at - b.at);
 }
 
-type Species = 'salt' | 'nitrite';
+/** What moves. */
+export type Species = 'salt' | 'nitrite';
 
 function stagesOf(record: BatchRecord, state: BatchState, code: string, events: readonly CourseEvent[], species: Species): Stage[] {
   const stages: Stage[] = [];
-  const bath = bathOf(record, state, species);
+  const bath = bathOf(state, species);
+  const everyH = record.process.steps.find((step) => step.repeatEveryH !== undefined)?.repeatEveryH ?? Infinity;
   const waterG = SOAK_WATER * sum(state.facts.greenG);
   let where: 'air' | 'brine' | 'water' = 'air';
   let begun = false;
-  let temperatureC = USUAL_C;
+  const plannedC = state.design.coldC ?? USUAL_C;
+  let temperatureC = plannedC;
+  let turnedAt = 0;
+  let up: 'top' | 'bottom' = 'top';
   events.forEach((event, i) => {
-    if (event.kind === 'pump' || event.kind === 'repump') stages.push({ kind: 'inject', ...injection(record, state, code, event, species) });
+    if (event.kind === 'pump' || event.kind === 'repump') stages.push({ kind: 'inject', ...injection(state, code, event, species) });
     if (event.kind === 'meatIn') where = 'brine';
     if (event.kind === 'pull' || event.kind === 'soakOut') where = 'air';
     if (event.kind === 'soakIn') where = 'water';
-    temperatureC = coldOf(event) ?? temperatureC;
+    // What was read holds until the next reading; what is planned, from the next job on.
+    temperatureC = event.done ? (coldOf(event) ?? temperatureC) : (state.design.coldC ?? temperatureC);
+    if (TURNS.includes(event.kind)) {
+      turnedAt = event.at;
+      up = up === 'top' ? 'bottom' : 'top';
+    }
     const next = events[i + 1];
     const hours = next === undefined ? TO_THE_PLATE_H : (next.at - event.at) / HOUR_MS;
     if (hours <= 0) return;
     if (where === 'brine') {
-      stages.push({ kind: 'bath', hours, ...bath, temperatureC, goesOn: begun });
-      begun = true;
+      // Not turned for half a day too long: from when it was due the side that floats is closed.
+      const openH = Math.max(0, Math.min(hours, (turnedAt + everyH * HOUR_MS - event.at) / HOUR_MS));
+      const late = hours - openH > everyH * LATE_SHARE;
+      for (const [stageH, closedSide] of late ? [[openH, undefined] as const, [hours - openH, up] as const] : [[hours, undefined] as const]) {
+        if (stageH <= 0) continue;
+        stages.push({ kind: 'bath', hours: stageH, ...bath, temperatureC, goesOn: begun, ...(closedSide === undefined ? {} : { closedSide }) });
+        begun = true;
+      }
     } else if (where === 'water') {
       stages.push({ kind: 'bath', hours, bathG: waterG, saltPercent: 0, temperatureC, sampleHours: Math.max(SOAK_SAMPLE_H, hours / 100) });
     } else stages.push({ kind: 'rest', hours, temperatureC });
@@ -141,7 +172,7 @@ function coldOf({ step }: CourseEvent): number | null {
 }
 
 /** The brine that it lies in: weight and strength, % by weight. */
-function bathOf({ design }: BatchRecord, { facts, figures }: BatchState, species: Species): { bathG: number; saltPercent: number } {
+function bathOf({ design, facts, figures }: BatchState, species: Species): { bathG: number; saltPercent: number } {
   const brine = facts.brines.find(({ id }) => id !== 'pickle');
   const strength = figures.brines.find((candidate) => candidate.brine.id !== 'pickle')?.strength.value ?? 0;
   if (brine === undefined) throw new InputError('brines', 'There is no brine in this batch.');
@@ -149,7 +180,7 @@ function bathOf({ design }: BatchRecord, { facts, figures }: BatchState, species
 }
 
 /** What the needle put in, as weighed, else as planned. */
-function injection({ design }: BatchRecord, { facts, figures }: BatchState, code: string, event: CourseEvent, species: Species): Injection {
+function injection({ design, facts, figures }: BatchState, code: string, event: CourseEvent, species: Species): Injection {
   const { school } = design;
   const pickle = facts.brines.find(({ id }) => id === 'pickle');
   if (school.kind !== 'pumpAndCover' || pickle === undefined) throw new InputError('school', 'This batch is not pumped.');

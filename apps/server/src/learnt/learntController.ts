@@ -1,0 +1,29 @@
+import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { LeaveOutRequest, type LearntResponse } from '@bunkhouse/api';
+import { ERROR_SCHEMA } from '../openapi.js';
+import { LearntService } from './learntService.js';
+
+const LEARNT = { schema: { $ref: '#/components/schemas/LearntResponse' } };
+
+@ApiTags('learnt')
+@Controller('api/learnt')
+export class LearntController {
+  constructor(private readonly service: LearntService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'What the house has learnt from its cut faces and fry tests, and from which' })
+  @ApiOkResponse(LEARNT)
+  learnt(): Promise<LearntResponse> {
+    return this.service.learnt();
+  }
+
+  @Post('left-out')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Leave an observation out of what is learnt, or take it back in' })
+  @ApiOkResponse(LEARNT)
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  leaveOut(@Body() request: LeaveOutRequest): Promise<LearntResponse> {
+    return this.service.leaveOut(request);
+  }
+}

@@ -1,0 +1,81 @@
+import { thickestMm } from '../process/batchDesign.js';
+import { checkEntry } from '../process/checkEntry.js';
+import { attempt } from '../process/entryFault.js';
+import { changedDesign, type DesignChanges } from '../process/replan.js';
+import { replay, type BatchRecord, type BatchState } from '../process/replay.js';
+import { cureCourse, type CureCourse } from './cureCourse.js';
+
+/** Another way that a batch might go. */
+export interface WhatIf {
+  id: string;
+  /** what would be different, as a cook says it */
+  title: string;
+  changes: DesignChanges;
+  /** whether this batch may still go that way; else it is for the next one */
+  open: boolean;
+}
+
+/** Pickle stronger by so much, salt of an even cure by so much, % [M]. */
+const STRONGER = { pickle: 3, even: 0.5 } as const;
+const THINNER = 0.75;
+/** The warmest that a cure may lie, and a cold shelf, °C (handbook part 5). */
+const WARM_C = 4;
+const COLD_C = 1;
+const USUAL_C = 3;
+const USUAL_PUMP_PERCENT = 8;
+
+/** What else might be done with a batch, the smallest change first. Nothing is offered that its design cannot be. */
+export function whatIfs(record: BatchRecord, state: BatchState, now: number): WhatIf[] {
+  const { design } = state;
+  const { school, cureDays } = design;
+  const days = record.process.cureDays;
+  const skinOn = design.pieces.some((piece) => piece.section.closedSide !== undefined);
+  const ham = record.process.product.startsWith('ham');
+  const offered: Omit<WhatIf, 'open'>[] = [
+    { id: 'shorter', title: 'A day less', changes: { cureDays: cureDays - 1 } },
+    { id: 'longer', title: 'A day more', changes: { cureDays: cureDays + 1 } },
+    school.kind === 'equilibrium'
+      ? {
+          id: 'pump',
+          title: `Pump it: ${Math.min(cureDays, days.pumpAndCover.usual)} days`,
+          changes: { pumpPercent: record.process.usual.pumpPercent || USUAL_PUMP_PERCENT, cureDays: Math.min(cureDays, days.pumpAndCover.usual) },
+        }
+      : { id: 'pickle', title: `Pickle ${STRONGER.pickle} % stronger`, changes: { pickleSaltPercent: school.pickleSaltPercent + STRONGER.pickle } },
+    ...(school.kind === 'equilibrium'
+      ? [
+          {
+            id: 'saltier',
+            title: `Brine for ${(design.saltPercent + STRONGER.even).toFixed(1)} % salt`,
+            changes: { saltPercent: design.saltPercent + STRONGER.even },
+          },
+        ]
+      : []),
+    { id: 'thinner', title: `Cut to ${Math.round(thickestMm(design) * THINNER)} mm`, changes: { thicknessShare: THINNER } },
+    (design.coldC ?? USUAL_C) < WARM_C
+      ? { id: 'warmer', title: `Shelf at ${WARM_C} °C`, changes: { coldC: WARM_C } }
+      : { id: 'colder', title: `Shelf at ${COLD_C} °C`, changes: { coldC: COLD_C } },
+    { id: 'skin', title: skinOn ? (ham ? 'Skin off' : 'Silver skin off') : ham ? 'Skin left on' : 'Silver skin left on', changes: { skinOn: !skinOn } },
+  ];
+  return offered.flatMap((whatIf): WhatIf[] => {
+    const can = attempt(() => changedDesign(design, record.process, whatIf.changes));
+    if ('fault' in can || 'fault' in attempt(() => fresh(record, state, whatIf.changes))) return [];
+    return [{ ...whatIf, open: checkEntry(record, draftOf(whatIf, now), now).length === 0 }];
+  });
+}
+
+/** The course as it would go: on from here where the batch may still go that way, else as if it had been planned so. */
+export function whatIfCourse(record: BatchRecord, state: BatchState, whatIf: WhatIf, code: string, now: number): CureCourse {
+  if (!whatIf.open) return fresh(record, state, whatIf.changes, code);
+  const seq = record.entries.length + 1;
+  const entry = { ...draftOf(whatIf, now), seq, recordedAt: new Date(now).toISOString() };
+  const changed = { ...record, entries: [...record.entries, entry] };
+  return cureCourse(changed, replay(changed, now), code);
+}
+
+const draftOf = ({ title, changes }: Pick<WhatIf, 'title' | 'changes'>, now: number) =>
+  ({ id: '', by: '', at: new Date(now).toISOString(), kind: 'replanned', changes, reason: title }) as const;
+
+function fresh(record: BatchRecord, { design }: BatchState, changes: DesignChanges, code = design.pieces[0]?.code ?? ''): CureCourse {
+  const planned: BatchRecord = { ...record, design: changedDesign(design, record.process, changes), entries: [] };
+  return cureCourse(planned, replay(planned, Date.parse(planned.design.startsAt)), code);
+}

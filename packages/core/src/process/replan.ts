@@ -1,0 +1,110 @@
+import { thicknessMm, type Section } from '../section/section.js';
+import { InputError } from '../inputError.js';
+import { requireNumber } from '../units/require.js';
+import { requireDesign, type BatchDesign, type School } from './batchDesign.js';
+import type { StandingEntry } from './logEntry.js';
+import type { Process } from './process.js';
+
+/** What may be decided anew on the way: figures only, each on its own. */
+export interface DesignChanges {
+  cureDays?: number;
+  /** °C */
+  coldC?: number;
+  soakMin?: number;
+  /** pump so much before it lies, % of green. This and what follows only until a brine is mixed */
+  pumpPercent?: number;
+  /** % of the brine */
+  pickleSaltPercent?: number;
+  /** % of meat + water */
+  saltPercent?: number;
+  /** every piece so much of its thickness */
+  thicknessShare?: number;
+  /** skin or silver skin stays on one side */
+  skinOn?: boolean;
+}
+
+/** What may still change when meat and brine have met. */
+export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'coldC', 'soakMin'];
+
+const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, 'skinOn'>, { min: number; max: number; unit: string }>> = {
+  cureDays: { min: 1, max: 60, unit: 'days' },
+  coldC: { min: -1, max: 4, unit: '°C' },
+  soakMin: { min: 5, max: 1440, unit: 'min' },
+  pumpPercent: { min: 1, max: 30, unit: '%' },
+  pickleSaltPercent: { min: 1, max: 26, unit: '%' },
+  saltPercent: { min: 0.5, max: 8, unit: '%' },
+  thicknessShare: { min: 0.2, max: 1, unit: '' },
+};
+
+export const CHANGE_NAMES = [...Object.keys(LIMITS), 'skinOn'] as (keyof DesignChanges)[];
+
+/**
+ * A design with some of it decided anew. An unpumped piece that is to be pumped takes the process's usual pickle.
+ *
+ * @throws InputError where a change cannot be
+ */
+export function changedDesign(design: BatchDesign, process: Process, changes: DesignChanges): BatchDesign {
+  const asked = (Object.keys(changes) as (keyof DesignChanges)[]).filter((name) => changes[name] !== undefined);
+  if (asked.length === 0) throw new InputError('changes', 'What is to change? Nothing is given.');
+  for (const name of asked) {
+    if (!CHANGE_NAMES.includes(name)) throw new InputError('changes', 'That is nothing that a plan can change.');
+    if (name === 'skinOn') {
+      if (typeof changes.skinOn !== 'boolean') throw new InputError('changes.skinOn', 'Skin on: yes or no.');
+    } else requireNumber(`changes.${name}`, changes[name], LIMITS[name]);
+  }
+  const { cureDays, coldC, soakMin, saltPercent, thicknessShare = 1, skinOn } = changes;
+  return requireDesign({
+    ...design,
+    ...(cureDays === undefined ? {} : { cureDays }),
+    ...(coldC === undefined ? {} : { coldC }),
+    ...(soakMin === undefined ? {} : { soakMin }),
+    ...(saltPercent === undefined ? {} : { saltPercent }),
+    school: changedSchool(design.school, process, changes),
+    pieces: design.pieces.map((piece) => ({ ...piece, section: withSkin(thinner(piece.section, thicknessShare), skinOn) })),
+  });
+}
+
+function changedSchool(school: School, { usual }: Process, { pumpPercent, pickleSaltPercent }: DesignChanges): School {
+  if (school.kind === 'pumpAndCover') {
+    return { ...school, pumpPercent: pumpPercent ?? school.pumpPercent, pickleSaltPercent: pickleSaltPercent ?? school.pickleSaltPercent };
+  }
+  if (pumpPercent === undefined) {
+    if (pickleSaltPercent !== undefined) throw new InputError('changes.pickleSaltPercent', 'This batch is not pumped: it has no pickle.');
+    return school;
+  }
+  return {
+    kind: 'pumpAndCover',
+    waterG: school.waterG,
+    pumpPercent,
+    repumpPercent: usual.repumpPercent,
+    pickleSaltPercent: pickleSaltPercent ?? usual.pickleSaltPercent,
+    syringeML: 60,
+    spacingMm: 25,
+  };
+}
+
+/** A section cut thinner: a flat piece loses thickness, the others shrink. The bone stays as long as there is room for it. */
+function thinner(section: Section, share: number): Section {
+  if (share === 1) return section;
+  const { bone, ...bare } = section;
+  const kept = bone !== undefined && bone.diameterMm < thicknessMm(section) * share * 0.8 ? { bone: { diameterMm: bone.diameterMm } } : {};
+  switch (bare.shape) {
+    case 'slab':
+      return { ...bare, ...kept, thicknessMm: bare.thicknessMm * share };
+    case 'round':
+      return { ...bare, ...kept, diameterMm: bare.diameterMm * share };
+    case 'ellipse':
+    case 'rectangle':
+      return { ...bare, ...kept, widthMm: bare.widthMm * share, heightMm: bare.heightMm * share };
+  }
+}
+
+function withSkin(section: Section, skinOn: boolean | undefined): Section {
+  if (skinOn === undefined) return section;
+  const { closedSide: _closedSide, ...open } = section;
+  return skinOn ? { ...section, closedSide: section.closedSide ?? 'top' } : open;
+}
+
+/** The design as it stands after every change that stands. */
+export const currentDesign = (design: BatchDesign, process: Process, standing: readonly StandingEntry[]): BatchDesign =>
+  standing.reduce((so, entry) => (entry.kind === 'replanned' ? changedDesign(so, process, entry.changes) : so), design);
