@@ -39,6 +39,23 @@ await picture('section-night', `/batches/${live.find((batch) => batch.design.pro
   scheme: 'dark',
   before: inside('Nitrite'),
 });
+await picture('section-pull', curing, {
+  height: 1000,
+  before: async (page) => {
+    await inside('Salt')(page);
+    await page.getByRole('button', { name: 'the pull', exact: true }).click();
+    await page.getByRole('button', { name: 'Pickle 3 % stronger' }).click();
+    await page.getByText('Too late for this batch').waitFor();
+    await page.getByRole('row', { name: /^Pickle 3 % stronger.*day \d/ }).waitFor({ timeout: 30_000 });
+  },
+});
+await picture('soak', at('canadian-bacon', 'soak-in'), {
+  before: async (page) => {
+    await page.getByRole('timer').waitFor({ timeout: 30_000 });
+    await page.getByRole('region', { name: 'The soak' }).evaluate((panel) => panel.scrollIntoView());
+  },
+});
+await picture('learnt', '/learnt', { before: (page) => page.getByRole('region', { name: /^How fast/ }).waitFor() });
 const spoons = new URLSearchParams({
   product: 'canadian-bacon',
   door: 'have',

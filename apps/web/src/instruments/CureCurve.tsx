@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { digits } from '../shell/quantities';
 import type { PullWindows } from '../workers/sectionMessages';
 import { windowWords } from './PullDays';
+import { useWidth } from './useWidth';
 
 interface CureCurveProps {
   timesH: readonly number[];
@@ -29,15 +30,18 @@ export interface Ghost {
   mean: readonly number[];
 }
 
-const WIDTH = 560;
+const USUAL_WIDTH = 520;
 const HEIGHT = 250;
+/** Room for the number of a day, px. */
+const DAY_ROOM = 40;
 const INSET = { left: 34, right: 44, top: 16, bottom: 72 };
 
 /** Core, mean and edge against the days, with what was done and when it may be pulled. */
 export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rules, pullH, nowH, atH, ghost }: CureCurveProps) {
+  const [svg, width] = useWidth<SVGSVGElement>(USUAL_WIDTH);
   const end = Math.max(timesH.at(-1) ?? 1, ghost?.timesH.at(-1) ?? 1, 1);
   const most = Math.max(1e-9, ...mean, ...core, ...edge, ...(ghost?.mean ?? [])) * 1.06;
-  const x = scaleLinear([0, end], [INSET.left, WIDTH - INSET.right]);
+  const x = scaleLinear([0, end], [INSET.left, width - INSET.right]);
   const y = scaleLinear([0, most], [HEIGHT - INSET.bottom, INSET.top]).clamp(true);
   const floor = HEIGHT - INSET.bottom;
   const lines = useMemo(() => {
@@ -47,8 +51,8 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
     return { core: path(core), mean: path(mean), edge: path(edge), held };
     // The scales follow from the same values.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [timesH, core, mean, edge, ghost]);
-  const every = Math.max(1, Math.ceil(end / 24 / 10));
+  }, [timesH, core, mean, edge, ghost, width]);
+  const every = Math.max(1, Math.ceil((end / 24) * (DAY_ROOM / width)));
   const dayTicks = Array.from({ length: Math.floor(end / 24 / every) + 1 }, (_, i) => i * every);
   const near = timesH.findIndex((h) => h >= atH);
   const sample = near < 0 ? timesH.length - 1 : near;
@@ -56,8 +60,9 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
   const span = windowWords(window, pullH);
   return (
     <svg
+      ref={svg}
       className="cure-curve"
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
       aria-label={`Against time, in ${unit}: at day ${digits(atH / 24, 1)} core ${digits(core[sample] ?? 0, 2)}, mean ${digits(mean[sample] ?? 0, 2)}, edge ${digits(edge[sample] ?? 0, 2)}. ${span}`}
     >
@@ -84,7 +89,7 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
       )}
       {y.ticks(4).map((value) => (
         <g key={value}>
-          <path d={`M${INSET.left} ${y(value)}H${WIDTH - INSET.right}`} className="grid-line" />
+          <path d={`M${INSET.left} ${y(value)}H${width - INSET.right}`} className="grid-line" />
           <text x={INSET.left - 5} y={y(value) + 4} textAnchor="end" className="axis">
             {digits(value, most < 4 ? 1 : 0)}
           </text>
@@ -100,11 +105,11 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
       <path d={lines.mean} className="curve mean" />
       <path d={lines.core} className="curve core" />
       {named({ core: y(core.at(-1) ?? 0), mean: y(mean.at(-1) ?? 0), edge: y(edge.at(-1) ?? 0) }).map(([name, at]) => (
-        <text key={name} x={WIDTH - INSET.right + 5} y={at + 4} className={`axis ${name}`}>
+        <text key={name} x={width - INSET.right + 5} y={at + 4} className={`axis ${name}`}>
           {name}
         </text>
       ))}
-      <path d={`M${INSET.left} ${floor}H${WIDTH - INSET.right}`} className="axis-line" />
+      <path d={`M${INSET.left} ${floor}H${width - INSET.right}`} className="axis-line" />
       {dayTicks.map((day) => (
         <text key={day} x={x(day * 24)} y={floor + 15} textAnchor="middle" className="axis">
           {day}
@@ -141,7 +146,7 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
       <path d={`M${x(atH)} ${INSET.top}V${floor}`} className="at-line" />
       <circle cx={x(atH)} cy={y(mean[sample] ?? 0)} r={4.5} className="dot mean" />
       <circle cx={x(atH)} cy={y(core[sample] ?? 0)} r={4.5} className="dot core" />
-      <text x={WIDTH - INSET.right} y={HEIGHT - 2} textAnchor="end" className="axis faint">
+      <text x={width - INSET.right} y={HEIGHT - 2} textAnchor="end" className="axis faint">
         days
       </text>
     </svg>

@@ -23,7 +23,9 @@ export interface SectionGrid {
   rimOf: Record<'top' | 'bottom', Float64Array>;
   /** cells of meat, by index */
   cells: Int32Array;
-  /** the cell that lies furthest from the brine */
+  /** those of them that are lean: fat takes no colour, and is not waited for */
+  lean: Int32Array;
+  /** the lean cell that lies furthest from the brine */
   core: number;
   /** cells beside the brine */
   edge: Int32Array;
@@ -231,8 +233,27 @@ function conductances(shape: Outline, section: Section, frame: Pick<SectionGrid,
     if (at(rim, i) > 0) edge.push(i);
     slice[i] = at(area, i) * sliceShare(shape, section, x, y, cellMm);
   });
-  const grid = { ...frame, area, right, below, rim, rimOf, cells: Int32Array.from(cells), edge: Int32Array.from(edge), slice, areaMm2, core: 0 };
+  const grid = {
+    ...frame,
+    area,
+    right,
+    below,
+    rim,
+    rimOf,
+    cells: Int32Array.from(cells),
+    lean: leanOf(cells, lean),
+    edge: Int32Array.from(edge),
+    slice,
+    areaMm2,
+    core: 0,
+  };
   return { ...grid, core: furthest(grid) };
+}
+
+/** Lean cells; of a piece that is all fat, all. */
+function leanOf(cells: readonly number[], lean: Float64Array): Int32Array {
+  const found = cells.filter((i) => at(lean, i) === 1);
+  return Int32Array.from(found.length > 0 ? found : cells);
 }
 
 const SIDES = [
@@ -298,7 +319,7 @@ const distanceTowards = (nearer: number, from: number, direction: number): numbe
 const between = (lean: Float64Array, i: number, j: number): number => (2 * at(lean, i) * at(lean, j)) / (at(lean, i) + at(lean, j));
 
 /** The cell furthest from the brine, by steps straight and across; the middle one of several. */
-function furthest({ cells, edge, width, height }: Pick<SectionGrid, 'cells' | 'edge' | 'width' | 'height'>): number {
+function furthest({ cells, lean, edge, width, height }: Pick<SectionGrid, 'cells' | 'lean' | 'edge' | 'width' | 'height'>): number {
   const far = new Float64Array(width * height).fill(Infinity);
   for (const i of edge) far[i] = 0;
   const pull = (i: number, column: number, row: number, turn: 1 | -1) => {
@@ -317,8 +338,8 @@ function furthest({ cells, edge, width, height }: Pick<SectionGrid, 'cells' | 'e
     const i = cells[k] ?? 0;
     pull(i, i % width, Math.floor(i / width), -1);
   }
-  let [best, bestScore] = [cells[0] ?? 0, -Infinity];
-  for (const i of cells) {
+  let [best, bestScore] = [lean[0] ?? 0, -Infinity];
+  for (const i of lean) {
     const score = at(far, i) - 1e-3 * Math.hypot((i % width) - (width - 1) / 2, Math.floor(i / width) - (height - 1) / 2);
     if (score > bestScore) [best, bestScore] = [i, score];
   }

@@ -86,10 +86,10 @@ export class SectionRun {
     else this.wait(stage, enough);
   }
 
-  /** The least salt anywhere, %: between the needles or at the core. */
+  /** The least salt anywhere in the lean, %: between the needles or at the core. */
   leastSalt(): number {
     let least = Infinity;
-    for (const i of this.grid.cells) least = Math.min(least, this.salt[i] ?? 0);
+    for (const i of this.grid.lean) least = Math.min(least, this.salt[i] ?? 0);
     return least;
   }
 

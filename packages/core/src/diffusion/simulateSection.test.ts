@@ -228,6 +228,29 @@ describe('whatever happens to it', () => {
     expect(last(run.core)).toBeGreaterThan(run.core[0] ?? Infinity);
   });
 
+  test('a slice from the edge is the same whatever the size of the cells, lies between edge and mean, and none of it is under skin', () => {
+    const stages: Stage[] = [{ kind: 'bath', hours: 24 * 8, bathG: 1300, saltPercent: 6.6 }];
+    const run = (cellMm: number) => simulateSection({ section: { shape: 'round', diameterMm: 85 }, meatG: 2600, cellMm, stages });
+    const [coarse, fine] = [run(2.5), run(1)];
+    expect(Math.abs(last(coarse.slice) - last(fine.slice))).toBeLessThan(0.04);
+    expect(last(fine.slice)).toBeLessThan(last(fine.edge));
+    expect(last(fine.slice)).toBeGreaterThan(last(fine.mean));
+    const skin = simulateSection({
+      section: { shape: 'slab', thicknessMm: 40, closedSide: 'top' },
+      meatG: 2600,
+      cellMm: 1,
+      stages: [{ ...stages[0], hours: 24 } as Stage],
+    });
+    expect(last(skin.slice)).toBeGreaterThan(1.5);
+    expect(last(skin.core)).toBeLessThan(0.01);
+  });
+
+  test('fat is not waited for: the core lies in the lean beneath it', () => {
+    const grid = sectionGrid({ shape: 'slab', thicknessMm: 50, closedSide: 'top', fatCapMm: 10 }, 1);
+    expect(grid.core).toBe(10);
+    expect(grid.lean).toHaveLength(40);
+  });
+
   test('a soak takes from the edge first', () => {
     const run = simulateSection({
       section: { shape: 'slab', thicknessMm: 50 },

@@ -15,7 +15,8 @@ export function Result({ refusal }: { refusal: string | null }) {
   const request = useDeferredValue(typed);
   const plan = useMemo(() => planOf(request), [request]);
   const stop = stopOf(plan);
-  useEffect(() => keepDraft(request), [request]);
+  // What was typed is kept at once, not when the sheet has caught up: the page may be closed in between.
+  useEffect(() => keepDraft(typed), [typed]);
   const sheet = useMemo(
     () =>
       'state' in plan && (
