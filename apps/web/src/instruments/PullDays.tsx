@@ -2,6 +2,7 @@ import type { CureDays, PullWindow } from '@bunkhouse/core';
 import { memo } from 'react';
 import { digits } from '../shell/quantities';
 import type { PullWindows } from '../workers/sectionMessages';
+import { TableHead } from './TableHead';
 
 /** Earliest, best and latest day to pull by the model, each with its doubt, and the trade's days beside them. */
 export const PullDays = memo(function PullDays({ windows, days }: { windows: PullWindows; days: CureDays | undefined }) {
@@ -9,17 +10,7 @@ export const PullDays = memo(function PullDays({ windows, days }: { windows: Pul
   return (
     <table className="book pull-days">
       <caption className="sr">Days of the pull</caption>
-      <thead>
-        <tr>
-          <th scope="col">Pull</th>
-          <th scope="col" className="n">
-            model, day
-          </th>
-          <th scope="col" className="n">
-            trade
-          </th>
-        </tr>
-      </thead>
+      <TableHead columns={['Pull', { numbers: 'model, day' }, { numbers: 'trade' }]} />
       <tbody>
         <tr>
           <th scope="row">

@@ -1,26 +1,18 @@
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
 import { cureCourse } from './cureCourse.js';
-import type { DoneEntry, LogEntry, StepValues } from '../process/logEntry.js';
+import type { LogEntry } from '../process/logEntry.js';
 import { processFor } from '../process/processes.js';
 import { pullWindow } from './pullWindow.js';
 import { replay, type BatchRecord } from '../process/replay.js';
 import { soakMinutes, soakPlan } from './soakPlan.js';
 import { usualDesign } from '../process/usualDesign.js';
+import { loggedFrom } from '../testing/logged.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
 const HOUR = 3_600_000;
 
-const done = (seq: number, stepId: string, hours: number, values: StepValues): DoneEntry => ({
-  id: `e${seq}`,
-  seq,
-  kind: 'done',
-  stepId,
-  values,
-  by: 'Juno',
-  at: new Date(START + hours * HOUR).toISOString(),
-  recordedAt: new Date(START + hours * HOUR).toISOString(),
-});
+const done = loggedFrom(START);
 
 function courseOf(product: string, entries: LogEntry[] = [], nowH = 0) {
   const record: BatchRecord = { id: 'b', code: 'X-1', design: usualDesign(product, new Date(START).toISOString()), process: processFor(product), entries };

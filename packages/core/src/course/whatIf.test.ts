@@ -10,20 +10,12 @@ import { pullWindow } from './pullWindow.js';
 import { saltAfterLoss } from './saltAfterLoss.js';
 import { sectionAt } from './sectionAt.js';
 import { whatIfCourse, whatIfs } from './whatIf.js';
+import { loggedFrom } from '../testing/logged.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
 const HOUR = 3_600_000;
 const at = (hours: number) => new Date(START + hours * HOUR).toISOString();
-const done = (seq: number, stepId: string, hours: number, values: Record<string, number | string>): LogEntry => ({
-  id: `e${seq}`,
-  seq,
-  kind: 'done',
-  stepId,
-  values,
-  by: 'Juno',
-  at: at(hours),
-  recordedAt: at(hours),
-});
+const done = loggedFrom(START);
 
 function batch(product: string, entries: LogEntry[] = [], nowH = 0, design: Partial<BatchDesign> = {}) {
   const record: BatchRecord = { id: 'b', code: 'X-1', design: { ...usualDesign(product, at(0)), ...design }, process: processFor(product), entries };

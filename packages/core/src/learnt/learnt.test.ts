@@ -10,6 +10,7 @@ import { calibrate, depthAt } from './calibrate.js';
 import { colouredDepth, CUT_FACE_NODES, cutFaceDepths, ringDepth } from './cutFace.js';
 import { observations } from './observations.js';
 import { pieceTarget, tasteTarget, VERDICTS } from './tasteTarget.js';
+import { loggedFrom } from '../testing/logged.js';
 
 /** A piece in an endless brine of so much nitrite. */
 const endless = (section: Section, hours: number, ppm: number): CureCourse => {
@@ -152,16 +153,7 @@ describe('this cook’s salt', () => {
 
 describe('what a log tells', () => {
   const START = Date.parse('2026-10-05T07:00:00Z');
-  const done = (seq: number, stepId: string, hours: number, values: Record<string, number | string>): LogEntry => ({
-    id: `e${seq}`,
-    seq,
-    kind: 'done',
-    stepId,
-    values,
-    by: 'Juno',
-    at: new Date(START + hours * 3_600_000).toISOString(),
-    recordedAt: new Date(START + hours * 3_600_000).toISOString(),
-  });
+  const done = loggedFrom(START);
   const record = (product: string, entries: LogEntry[]): BatchRecord => ({
     id: 'b',
     code: 'X-1',

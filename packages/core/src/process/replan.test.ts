@@ -5,6 +5,7 @@ import { processFor } from './processes.js';
 import type { DesignChanges } from './replan.js';
 import { replay, type BatchRecord } from './replay.js';
 import { usualDesign } from './usualDesign.js';
+import { loggedFrom } from '../testing/logged.js';
 
 const START = '2026-10-05T07:00:00.000Z';
 const ms = (hours: number) => Date.parse(START) + hours * 3_600_000;
@@ -30,16 +31,7 @@ const replanned = (seq: number, changes: DesignChanges, hours: number): LogEntry
 const faults = (of: BatchRecord, changes: DesignChanges, hours: number) => checkEntry(of, draft(99, changes, hours), ms(hours)).map(({ message }) => message);
 
 const sheet = (of: BatchRecord) => replay(of, ms(1)).facts.brines.map(({ waterG, saltG, sugarG, cureG }) => ({ waterG, saltG, sugarG, cureG }));
-const done = (seq: number, stepId: string, hours: number, values: Record<string, number | string>): LogEntry => ({
-  id: `e${seq}`,
-  seq,
-  kind: 'done',
-  stepId,
-  values,
-  by: 'Juno',
-  at: at(hours),
-  recordedAt: at(hours),
-});
+const done = loggedFrom(Date.parse(START));
 const BEGUN = [done(1, 'weigh', 0.2, { 'greenG:A': 2600 }), done(2, 'mix', 1, sheet(record())[0] ?? {}), done(3, 'meat-in', 4, { brineC: 3 })];
 const turned = (times: number) => Array.from({ length: times }, (_, i) => done(4 + i, `turn-${i + 1}`, 4 + 24 * (i + 1), {}));
 

@@ -1,5 +1,6 @@
 import type { BenchSheet, RecipeAudit } from '@bunkhouse/core';
 import { digits } from '../../shell/quantities';
+import { TableHead } from '../../instruments/TableHead';
 
 const VERDICTS = { ok: 'inside', over: 'OVER', under: 'under' } as const;
 
@@ -15,17 +16,7 @@ export function Schools({ audit }: { audit: RecipeAudit }) {
         <span className="aside">same meat, same water</span>
       </div>
       <table className="book argument">
-        <thead>
-          <tr>
-            <th scope="col">School</th>
-            <th scope="col" className="n">
-              Cure
-            </th>
-            <th scope="col" className="n">
-              If left until even
-            </th>
-          </tr>
-        </thead>
+        <TableHead columns={['School', { numbers: 'Cure' }, { numbers: 'If left until even' }]} />
         <tbody>
           {audit.schools.map((dose) => (
             <tr key={dose.id}>
@@ -62,18 +53,7 @@ export function Rules({ ruleSet, audit }: { ruleSet: BenchSheet['ruleSet']; audi
         <span className="aside">to {digits(applies.value, 1)} ppm</span>
       </div>
       <table className="book argument">
-        <thead>
-          <tr>
-            <th scope="col">Rules</th>
-            <th scope="col" className="n">
-              Floor
-            </th>
-            <th scope="col" className="n">
-              Limit
-            </th>
-            <th scope="col">This is</th>
-          </tr>
-        </thead>
+        <TableHead columns={['Rules', { numbers: 'Floor' }, { numbers: 'Limit' }, 'This is']} />
         <tbody>
           {audit.rules.map((rule) => (
             <tr key={rule.ruleSet} className={rule.ruleSet === ruleSet ? 'here' : undefined}>

@@ -1,6 +1,7 @@
 import { nitriteLimit, RULE_SETS } from '@bunkhouse/core';
 import { SCHOOL_WORDS } from '../../shell/tradeWords';
 import { GUIDE } from './words';
+import { TableHead } from '../../instruments/TableHead';
 
 /** The terms, the rule sets, where the numbers come from, and the cautions. */
 export function Guide() {
@@ -24,21 +25,7 @@ export function Guide() {
         </div>
         <div className="table-scroll" tabIndex={0} role="region" aria-label="Rule sets">
           <table className="book">
-            <thead>
-              <tr>
-                <th scope="col">Rules</th>
-                <th scope="col" className="n">
-                  Floor
-                </th>
-                <th scope="col" className="n">
-                  Limit, pumped or immersed
-                </th>
-                <th scope="col" className="n">
-                  Belly bacon
-                </th>
-                <th scope="col">Source</th>
-              </tr>
-            </thead>
+            <TableHead columns={['Rules', { numbers: 'Floor' }, { numbers: 'Limit, pumped or immersed' }, { numbers: 'Belly bacon' }, 'Source']} />
             <tbody>
               {Object.values(RULE_SETS).map((rules) => (
                 <tr key={rules.name}>

@@ -8,6 +8,7 @@ import { Hero } from '../../instruments/Hero';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
+import { TableHead } from '../../instruments/TableHead';
 
 const TEN_BILLIONTHS = 1e10;
 const VERDICT_WORDS = { bland: 'bland', right: 'right', salty: 'salty', 'too-salty': 'too salty' } as const;
@@ -70,24 +71,7 @@ function Speed({ learnt: { diffusivity, cutFaces } }: { learnt: LearntResponse }
       ) : (
         <div className="scroll-x">
           <table className="book">
-            <thead>
-              <tr>
-                <th scope="col">Batch</th>
-                <th scope="col">Pulled</th>
-                <th scope="col" className="n">
-                  coloured
-                </th>
-                <th scope="col" className="n">
-                  of
-                </th>
-                <th scope="col" className="n">
-                  the model now
-                </th>
-                <th scope="col">
-                  <span className="sr">Counts</span>
-                </th>
-              </tr>
-            </thead>
+            <TableHead columns={['Batch', 'Pulled', { numbers: 'coloured' }, { numbers: 'of' }, { numbers: 'the model now' }, { aloud: 'Counts' }]} />
             <tbody>
               {cutFaces.map((face) => (
                 <tr key={face.id} className={face.leftOut ? 'left-out' : undefined}>
@@ -138,23 +122,7 @@ function Taste({ learnt: { taste, tasted } }: { learnt: LearntResponse }) {
       ) : (
         <div className="scroll-x">
           <table className="book">
-            <thead>
-              <tr>
-                <th scope="col">Batch</th>
-                <th scope="col">Fried</th>
-                <th scope="col">by</th>
-                <th scope="col" className="n">
-                  edge
-                </th>
-                <th scope="col">tasted</th>
-                <th scope="col" className="n">
-                  right would be
-                </th>
-                <th scope="col">
-                  <span className="sr">Counts</span>
-                </th>
-              </tr>
-            </thead>
+            <TableHead columns={['Batch', 'Fried', 'by', { numbers: 'edge' }, 'tasted', { numbers: 'right would be' }, { aloud: 'Counts' }]} />
             <tbody>
               {tasted.map((slice) => (
                 <tr key={slice.id} className={slice.leftOut ? 'left-out' : undefined}>

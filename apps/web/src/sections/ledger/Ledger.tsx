@@ -4,6 +4,7 @@ import { useLedger } from '../../data/batches';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
+import { TableHead } from '../../instruments/TableHead';
 
 /** Finished batches, the last first; any word or number narrows them. */
 export function Ledger() {
@@ -31,30 +32,20 @@ export function Ledger() {
       {shown.length > 0 && (
         <div className="panel table-scroll" tabIndex={0} role="region" aria-label="Finished batches">
           <table className="book">
-            <thead>
-              <tr>
-                <th scope="col">Batch</th>
-                <th scope="col">Product</th>
-                <th scope="col">Started</th>
-                <th scope="col">Packed</th>
-                <th scope="col" className="n">
-                  Green
-                </th>
-                <th scope="col" className="n">
-                  Packed weight
-                </th>
-                <th scope="col" className="n">
-                  Yield
-                </th>
-                <th scope="col" className="n">
-                  Pump
-                </th>
-                <th scope="col" className="n">
-                  Nitrite
-                </th>
-                <th scope="col">By</th>
-              </tr>
-            </thead>
+            <TableHead
+              columns={[
+                'Batch',
+                'Product',
+                'Started',
+                'Packed',
+                { numbers: 'Green' },
+                { numbers: 'Packed weight' },
+                { numbers: 'Yield' },
+                { numbers: 'Pump' },
+                { numbers: 'Nitrite' },
+                'By',
+              ]}
+            />
             <tbody>
               {shown.map((row) => (
                 <tr key={row.id} onClick={() => void navigate(`/batches/${row.id}`)}>

@@ -7,6 +7,7 @@ import { usePreferences } from '../../../shell/preferences';
 import { digits } from '../../../shell/quantities';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
 import { useReplan } from './useReplan';
+import { TableHead } from '../../../instruments/TableHead';
 
 /** One way, in a line of the comparison. */
 interface Way {
@@ -63,26 +64,7 @@ export function WhatIfs({
         <div className="compared">
           <table className="book">
             <caption className="sr">The plan and what if</caption>
-            <thead>
-              <tr>
-                <th scope="col">At the pull</th>
-                <th scope="col" className="n">
-                  day
-                </th>
-                <th scope="col" className="n">
-                  core
-                </th>
-                <th scope="col" className="n">
-                  mean
-                </th>
-                <th scope="col" className="n">
-                  edge
-                </th>
-                <th scope="col" className="n">
-                  even from
-                </th>
-              </tr>
-            </thead>
+            <TableHead columns={['At the pull', { numbers: 'day' }, { numbers: 'core' }, { numbers: 'mean' }, { numbers: 'edge' }, { numbers: 'even from' }]} />
             <tbody>
               <WayLine way={plan} />
               {other === null ? (
