@@ -5,6 +5,14 @@ import { chromium } from 'playwright-core';
 
 const STEPS = 120;
 const house = process.argv[2] ?? 'http://127.0.0.1:4180';
+const runs = await fetch(`${house}/api/health`).then(
+  (answer) => answer.ok,
+  () => false,
+);
+if (!runs) {
+  console.log(`no house runs at ${house}: start one to measure the scrubbing`);
+  process.exit(0);
+}
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const batches = await (await page.request.get(`${house}/api/batches`)).json();
