@@ -12,7 +12,23 @@ const outward = {
 };
 
 /** Inside core the arrows point one way: units, ingredients, brine, cure, pump, process. */
-const ROOMS = ['units', 'ingredients', 'section', 'brine', 'cure', 'pump', 'diffusion', 'safety', 'recipe', 'bench', 'process', 'course', 'learnt'];
+const ROOMS = [
+  'units',
+  'ingredients',
+  'section',
+  'brine',
+  'cure',
+  'pump',
+  'diffusion',
+  'safety',
+  'schedule',
+  'recipe',
+  'bench',
+  'process',
+  'course',
+  'learnt',
+  'calendar',
+];
 const coreRooms = ROOMS.map((room, i) =>
   closed(
     [`packages/core/src/${room}/**/*.ts`],
@@ -23,7 +39,7 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt'];
+const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt', 'calendar'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },

@@ -121,7 +121,7 @@ for (const [scheme, width, height] of [
     await page.goto('/');
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     const batches = [await firstBatch(page, 'Cure'), await firstBatch(page, 'Dry'), await firstBatch(page, 'Prep'), await firstBatch(page, 'Chill')];
-    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', ...batches]) {
+    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', '/calendar', ...batches]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.locator('#main .page')).toBeVisible();

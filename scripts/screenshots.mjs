@@ -56,6 +56,7 @@ await picture('soak', at('canadian-bacon', 'soak-in'), {
   },
 });
 await picture('learnt', '/learnt', { before: (page) => page.getByRole('region', { name: /^How fast/ }).waitFor() });
+await picture('calendar', '/calendar', { before: (page) => page.getByRole('region', { name: 'Clashes' }).waitFor({ timeout: 30_000 }) });
 const spoons = new URLSearchParams({
   product: 'canadian-bacon',
   door: 'have',

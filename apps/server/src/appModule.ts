@@ -7,6 +7,7 @@ import { Clock } from './clock.js';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { HealthController } from './health/healthController.js';
+import { HousePlanController } from './house/housePlanController.js';
 import { HouseController } from './house/houseController.js';
 import { LearntController } from './learnt/learntController.js';
 import { LearntService } from './learnt/learntService.js';
@@ -37,7 +38,7 @@ export class AppModule {
         TypeOrmModule.forRoot({ ...dataSourceOptions(settings.databaseUrl), retryAttempts: 5, retryDelay: 500 }),
         ...(settings.webRoot === null ? [] : [webApp(settings.webRoot)]),
       ],
-      controllers: [BatchesController, LearntController, LedgerController, HouseController, HealthController],
+      controllers: [BatchesController, LearntController, LedgerController, HouseController, HousePlanController, HealthController],
       providers: [Clock, BatchesService, LogService, LedgerService, LearntService, DemoHouse],
     };
   }

@@ -77,6 +77,25 @@ const observed: Record<string, Schema> = {
   leftOut: { type: 'boolean' },
 };
 const number = (description: string): Schema => ({ type: 'number', description });
+RESPONSES.HousePlan = object({
+  hours: object({
+    timeZone: text,
+    week: {
+      type: 'array',
+      minItems: 7,
+      maxItems: 7,
+      description: 'from Sunday',
+      items: { type: 'array', items: object({ fromMin: number('from midnight, min'), toMin: number('from midnight, min') }) },
+    },
+    daysOff: { type: 'array', items: { type: 'string', format: 'date' } },
+    hands: { type: 'integer' },
+    nightWatch: { type: 'array', items: text, description: 'stations whose jobs are done at night, too' },
+  }),
+  resources: {
+    type: 'array',
+    items: object({ id: text, name: text, kind: { type: 'string', enum: ['refrigerator', 'smoker', 'tub'] }, capacity: number('L, racks or tubs') }),
+  },
+});
 RESPONSES.LearntResponse = object({
   diffusivity: object({
     value: number('m²/s at 3 °C'),
@@ -118,6 +137,9 @@ export function describeApi(app: INestApplication): OpenAPIObject {
   const pieces: Schema = { type: 'array', items: { $ref: '#/components/schemas/PieceRequest' }, minItems: 1, maxItems: MOST_PIECES };
   const batchRequest = requests.BatchRequest as { properties: Record<string, Schema> };
   batchRequest.properties.pieces = pieces;
+  const planRequest = requests.HousePlanRequest as { properties: Record<string, Schema> };
+  planRequest.properties.week = { type: 'array', items: { $ref: '#/components/schemas/DayRequest' }, minItems: 7, maxItems: 7 };
+  planRequest.properties.resources = { type: 'array', items: { $ref: '#/components/schemas/ResourceRequest' }, maxItems: 40 };
   batchRequest.properties.diffusivity = { $ref: '#/components/schemas/DiffusivityRequest' };
   batchRequest.properties.cure = { $ref: '#/components/schemas/CureRequest' };
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };

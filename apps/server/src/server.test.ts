@@ -306,6 +306,7 @@ describe('the house', () => {
       '/api/batches/{id}/log',
       '/api/health',
       '/api/house',
+      '/api/house/plan',
       '/api/learnt',
       '/api/learnt/left-out',
       '/api/ledger',

@@ -3,6 +3,7 @@ import {
   houseRules,
   MOST_PIECES,
   PLANNED_PRODUCTS,
+  requireInstants,
   RULE_SETS,
   SCHOOLS,
   type BatchDesign,
@@ -20,6 +21,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -206,6 +208,16 @@ export class BatchRequest {
   @IsNumber({}, { message: 'How cold is the refrigerator? A number is missing.' })
   coldC?: number;
 
+  /** when it is wanted on the table */
+  @IsOptional()
+  @IsInstant('When it is wanted needs a date and a time.')
+  readyBy?: string;
+
+  /** instants for which the Calendar has planned jobs, by step */
+  @IsOptional()
+  @IsObject({ message: 'Planned jobs are given by their step.' })
+  stepAt?: Record<string, string>;
+
   /** what the cure is modelled with; the handbook's when not given */
   @IsOptional()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(DiffusivityRequest, value) : value))
@@ -287,6 +299,8 @@ export function toDesign(request: BatchRequest): BatchDesign {
     ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
     cureDays: request.cureDays,
     ...(request.coldC === undefined ? {} : { coldC: request.coldC }),
+    ...(request.readyBy === undefined ? {} : { readyBy: new Date(request.readyBy).toISOString() }),
+    ...(request.stepAt === undefined ? {} : { stepAt: requireInstants(request.stepAt) }),
     ...(request.diffusivity === undefined ? {} : { diffusivity: { ...request.diffusivity } }),
     meatScaleStepG: request.meatScaleStepG,
     cureScaleStepG: request.cureScaleStepG,

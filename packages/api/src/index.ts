@@ -4,3 +4,4 @@ export * from './responses.js';
 export * from './isInstant.js';
 export * from './usualRequest.js';
 export * from './leaveOutRequest.js';
+export * from './housePlanRequest.js';

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse } from '@bunkhouse/api';
 import { startFault, toDesign } from '@bunkhouse/api';
-import { designStops, processFor } from '@bunkhouse/core';
+import { attempt, designStops, processFor } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
@@ -47,7 +47,9 @@ export class BatchesService {
     const late = startFault(request.startsAt, createdAt);
     if (late !== null) throw refused([{ field: 'startsAt', message: late }]);
     const process = processFor(request.product);
-    const design = toDesign(request);
+    const asked = attempt(() => toDesign(request));
+    if ('fault' in asked) throw refused([asked.fault]);
+    const design = asked.value;
     const stops = designStops(process, design);
     if (stops.length > 0) throw refused(stops.map((stop) => ({ field: 'nitritePpm', message: stop.message })));
     await this.dataSource.transaction(async (manager) => {

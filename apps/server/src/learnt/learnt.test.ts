@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { LearntResponse } from '@bunkhouse/api';
-import { HANDBOOK_DIFFUSIVITY } from '@bunkhouse/core';
+import { HANDBOOK_DIFFUSIVITY, type HousePlan } from '@bunkhouse/core';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
 
 let house: TestHouse;
@@ -119,5 +119,43 @@ describe('a plan that is changed', () => {
     await replan(JSON.parse('{"__proto__":{"soakMin":40}}') as object).expect(400);
     const { body: said } = await replan({}).expect(400);
     expect((said as { message: string }).message).toContain('Nothing is given');
+  });
+});
+
+describe('when the house works and what it has', () => {
+  const plan = async () => (await house.http().get('/api/house/plan').expect(200)).body as HousePlan;
+  const asked = async (part: object = {}) => {
+    const { hours, resources } = await plan();
+    const week = hours.week.map(([span]) => span ?? { fromMin: 0, toMin: 0 });
+    return { timeZone: hours.timeZone, week, daysOff: hours.daysOff, hands: hours.hands, nightWatch: hours.nightWatch, resources, by: 'Juno', ...part };
+  };
+
+  test('the usual until it is changed; changed, it stays', async () => {
+    expect((await plan()).resources.map(({ id }) => id)).toEqual(['refrigerator', 'smoker']);
+    await house
+      .http()
+      .post('/api/house/plan')
+      .send(await asked({ hands: 3, daysOff: ['2026-12-25'] }))
+      .expect(200);
+    expect((await plan()).hours).toMatchObject({ hands: 3, daysOff: ['2026-12-25'] });
+  });
+
+  test.each([
+    ['a time zone that is none', { timeZone: 'Mars/Olympus' }],
+    ['a day upside down', { week: Array.from({ length: 7 }, () => ({ fromMin: 900, toMin: 300 })) }],
+    ['six days', { week: Array.from({ length: 6 }, () => ({ fromMin: 0, toMin: 0 })) }],
+    ['a refrigerator of no size', { resources: [{ id: 'a', name: 'A', kind: 'refrigerator', capacity: 0 }] }],
+    ['nobody', { hands: 0 }],
+    ['a day that is none', { daysOff: ['2026-13-45'] }],
+    ['two of one name', { resources: ['a', 'a'].map((id) => ({ id, name: 'A', kind: 'smoker', capacity: 2 })) }],
+  ])('%s is refused in a sentence, and nothing changes', async (_what, part) => {
+    const before = await plan();
+    const { body } = await house
+      .http()
+      .post('/api/house/plan')
+      .send(await asked(part))
+      .expect(400);
+    expect((body as { message: string }).message).toMatch(/\.$/);
+    expect(await plan()).toEqual(before);
   });
 });

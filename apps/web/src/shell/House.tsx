@@ -6,7 +6,7 @@ import { Rail } from './Rail';
 import { SectionBar } from './SectionBar';
 import { Shortcuts } from './Shortcuts';
 
-const GO: Record<string, string> = { t: '/', n: '/new', b: '/bench', l: '/ledger', g: '/guide' };
+const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/bench', l: '/ledger', g: '/guide' };
 
 /** The frame of every screen: rail, section bar, and the section. */
 export function House() {

@@ -4,6 +4,7 @@ import { Glyph, type GlyphName } from './glyphs';
 const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
   { to: '/', name: 'Today', glyph: 'today' },
   { to: '/new', name: 'New batch', glyph: 'start' },
+  { to: '/calendar', name: 'Calendar', glyph: 'calendar' },
   { to: '/bench', name: 'Bench', glyph: 'bench' },
   { to: '/ledger', name: 'Ledger', glyph: 'ledger' },
   { to: '/guide', name: 'Guide', glyph: 'guide' },

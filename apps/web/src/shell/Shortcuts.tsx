@@ -5,6 +5,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['T', 'Today'],
   ['N', 'New batch'],
+  ['C', 'Calendar'],
   ['B', 'Bench'],
   ['L', 'Ledger'],
   ['G', 'Guide'],

@@ -15,6 +15,7 @@ export const router = createBrowserRouter([
       { path: 'bench', lazy: async () => ({ Component: (await import('../sections/bench/Bench')).Bench }) },
       { path: 'ledger', lazy: async () => ({ Component: (await import('../sections/ledger/Ledger')).Ledger }) },
       { path: 'guide', lazy: async () => ({ Component: (await import('../sections/guide/Guide')).Guide }) },
+      { path: 'calendar', lazy: async () => ({ Component: (await import('../sections/calendar/Calendar')).Calendar }) },
       { path: 'learnt', lazy: async () => ({ Component: (await import('../sections/learnt/Learnt')).Learnt }) },
       { path: '*', Component: Lost },
     ],

@@ -47,6 +47,10 @@ export interface BatchDesign {
   cureDays: number;
   /** the refrigerator that it lies in, °C; 3 when not given */
   coldC?: number;
+  /** ISO instants for which jobs are planned, by step: the Calendar’s word over the usual hours */
+  stepAt?: Record<string, string>;
+  /** when it is wanted on the table, ISO */
+  readyBy?: string;
   /** planned time in fresh water, min; the usual one of the product when not given */
   soakMin?: number;
   /** diffusivity that the cure is modelled with; the handbook's when not given */

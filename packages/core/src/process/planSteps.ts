@@ -34,6 +34,7 @@ function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
     title: `${spec.title} ${i + 1}`,
     act: `${spec.act} ${i + 1}`,
     after: { step: spec.after.step, h: repeatEveryH * (i + 1) },
+    ...(spec.stretch === undefined ? {} : { stretch: { leastH: repeatEveryH * i + spec.stretch.leastH, mostH: repeatEveryH * i + spec.stretch.mostH } }),
   }));
 }
 

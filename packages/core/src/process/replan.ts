@@ -11,6 +11,8 @@ export interface DesignChanges {
   /** °C */
   coldC?: number;
   soakMin?: number;
+  /** ISO instants for jobs, by step; those given before for other jobs stay */
+  stepAt?: Record<string, string>;
   /** pump so much before it lies, % of green. This and what follows only until a brine is mixed */
   pumpPercent?: number;
   /** % of the brine */
@@ -24,9 +26,9 @@ export interface DesignChanges {
 }
 
 /** What may still change when meat and brine have met. */
-export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'coldC', 'soakMin'];
+export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'coldC', 'soakMin', 'stepAt'];
 
-const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, 'skinOn'>, { min: number; max: number; unit: string }>> = {
+const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, 'skinOn' | 'stepAt'>, { min: number; max: number; unit: string }>> = {
   cureDays: { min: 1, max: 60, unit: 'days' },
   coldC: { min: -1, max: 4, unit: '°C' },
   soakMin: { min: 5, max: 1440, unit: 'min' },
@@ -36,7 +38,7 @@ const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, 'skinOn'>, { min: num
   thicknessShare: { min: 0.2, max: 1, unit: '' },
 };
 
-export const CHANGE_NAMES = [...Object.keys(LIMITS), 'skinOn'] as (keyof DesignChanges)[];
+export const CHANGE_NAMES = [...Object.keys(LIMITS), 'skinOn', 'stepAt'] as (keyof DesignChanges)[];
 
 /**
  * A design with some of it decided anew. An unpumped piece that is to be pumped takes the process's usual pickle.
@@ -50,18 +52,45 @@ export function changedDesign(design: BatchDesign, process: Process, changes: De
     if (!CHANGE_NAMES.includes(name)) throw new InputError('changes', 'That is nothing that a plan can change.');
     if (name === 'skinOn') {
       if (typeof changes.skinOn !== 'boolean') throw new InputError('changes.skinOn', 'Skin on: yes or no.');
-    } else requireNumber(`changes.${name}`, changes[name], LIMITS[name]);
+    } else if (name === 'stepAt') requireInstants(changes.stepAt);
+    else requireNumber(`changes.${name}`, changes[name], LIMITS[name]);
   }
-  const { cureDays, coldC, soakMin, saltPercent, thicknessShare = 1, skinOn } = changes;
+  const { cureDays, coldC, soakMin, saltPercent, thicknessShare = 1, skinOn, stepAt } = changes;
   return requireDesign({
     ...design,
-    ...(cureDays === undefined ? {} : { cureDays }),
+    ...(cureDays === undefined ? {} : { cureDays, ...withoutPull(design) }),
     ...(coldC === undefined ? {} : { coldC }),
     ...(soakMin === undefined ? {} : { soakMin }),
+    ...(stepAt === undefined ? {} : { stepAt: { ...(cureDays === undefined ? design.stepAt : withoutPull(design).stepAt), ...stepAt } }),
     ...(saltPercent === undefined ? {} : { saltPercent }),
     school: changedSchool(design.school, process, changes),
     pieces: design.pieces.map((piece) => ({ ...piece, section: withSkin(thinner(piece.section, thicknessShare), skinOn) })),
   });
+}
+
+/** Other days of cure are another pull: the one that was planned for it no longer holds. */
+function withoutPull({ stepAt }: BatchDesign): { stepAt?: Record<string, string> } {
+  if (stepAt === undefined) return {};
+  const { pull: _pull, ...kept } = stepAt;
+  return { stepAt: kept };
+}
+
+const MOST_JOBS = 120;
+
+/**
+ * Planned instants of jobs, by step.
+ *
+ * @throws InputError where a job or its time is none
+ */
+export function requireInstants(stepAt: unknown): Record<string, string> {
+  if (typeof stepAt !== 'object' || stepAt === null || Array.isArray(stepAt)) throw new InputError('changes.stepAt', 'Which jobs, and when?');
+  const jobs = Object.entries(stepAt);
+  if (jobs.length === 0 || jobs.length > MOST_JOBS) throw new InputError('changes.stepAt', `Between 1 and ${MOST_JOBS} jobs are moved at once.`);
+  for (const [id, at] of jobs) {
+    if (!/^[a-z0-9-]{1,40}$/.test(id)) throw new InputError('changes.stepAt', 'This batch has no such step.');
+    if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError('changes.stepAt', 'A job’s new time is none.');
+  }
+  return Object.fromEntries(jobs.map(([id, at]) => [id, new Date(at as string).toISOString()]));
 }
 
 function changedSchool(school: School, { usual }: Process, { pumpPercent, pickleSaltPercent }: DesignChanges): School {

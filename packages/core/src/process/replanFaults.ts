@@ -16,9 +16,23 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
   if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.keys(MIX_STEP_BRINE).some(isClosed)) {
     return [{ field: 'entry', message: 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.' }];
   }
-  if (asked.some((name) => name !== 'soakMin') && isClosed('pull')) return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
-  if (isClosed('soak-out')) return [{ field: 'entry', message: 'The soak is over: it cannot be planned anew.' }];
+  const moved = stepAtFaults(state, draft.changes);
+  if (moved.length > 0) return moved;
+  if (asked.some((name) => name !== 'soakMin' && name !== 'stepAt') && isClosed('pull'))
+    return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
+  if (asked.includes('soakMin') && isClosed('soak-out')) return [{ field: 'entry', message: 'The soak is over: it cannot be planned anew.' }];
   return futureFaults(state, withDraft(record, draft), now);
+}
+
+/** Jobs that are not there, or done, cannot be moved; nothing is moved a year away. */
+function stepAtFaults(state: BatchState, { stepAt = {} }: DesignChanges): EntryFault[] {
+  for (const [id, at] of Object.entries(stepAt)) {
+    const step = state.steps.find((candidate) => candidate.spec.id === id);
+    if (step === undefined) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
+    if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
+    if (Math.abs(Date.parse(at) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
+  }
+  return [];
 }
 
 /** Why a change of the plan may not be taken back. */

@@ -94,8 +94,8 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const figures = batchFigures(design, facts);
   const startsAt = Date.parse(design.startsAt);
   const clock = end === undefined ? now : Date.parse(end.at);
-  const due = stepTimes(specs, startsAt, design.cureDays, stepFacts(specs, closings, standing), clock);
-  const planned = plannedTimes(specs, startsAt, design.cureDays);
+  const due = stepTimes(specs, startsAt, design.cureDays, stepFacts(specs, closings, standing), clock, design.stepAt);
+  const planned = plannedTimes(specs, startsAt, design.cureDays, design.stepAt);
   const steps = withNext(
     specs.map((spec): StepState => {
       const closing = closings.get(spec.id) ?? null;

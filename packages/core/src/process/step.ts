@@ -54,6 +54,10 @@ export interface StepSpec {
   /** steps that must be done or skipped before */
   needs: string[];
   after: Anchor;
+  /** how far it may stretch from what comes before it, h; rigid where not given. The pull stretches with the days of cure */
+  stretch?: { leastH: number; mostH: number };
+  /** how long it keeps somebody, min; a quarter of an hour when not given */
+  handsMin?: number;
   /** hours past due before it is overdue */
   graceH: number;
   inputs: StepInput[];

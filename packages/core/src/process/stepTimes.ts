@@ -15,6 +15,7 @@ export interface StepFact {
  * done counts from when it really was; one that is late pushes what follows it to now.
  *
  * @param steps in the order of the work
+ * @param planned ISO instants for which the Calendar has planned a job, by step: they hold in place of the usual hours
  */
 export function stepTimes(
   steps: readonly StepSpec[],
@@ -22,6 +23,7 @@ export function stepTimes(
   cureDays: number,
   facts: ReadonlyMap<string, StepFact>,
   now: number,
+  planned: Readonly<Record<string, string>> = {},
 ): Map<string, number> {
   const due = new Map<string, number>();
   const from = (id: string): number => {
@@ -29,8 +31,9 @@ export function stepTimes(
     return facts.get(id)?.closedAt ?? Math.max(due.get(id) ?? startsAt, now);
   };
   for (const step of steps) {
-    const planned = Math.max(from(step.after.step) + afterMs(step.after, cureDays), ...step.needs.map(from));
-    due.set(step.id, facts.get(step.id)?.againAt ?? planned);
+    const word = Object.hasOwn(planned, step.id) ? Date.parse(planned[step.id] ?? '') : Number.NaN;
+    const usual = from(step.after.step) + afterMs(step.after, cureDays);
+    due.set(step.id, facts.get(step.id)?.againAt ?? Math.max(Number.isFinite(word) ? word : usual, ...step.needs.map(from)));
   }
   return due;
 }
@@ -38,5 +41,9 @@ export function stepTimes(
 const afterMs = (after: Anchor, cureDays: number): number => ('h' in after ? after.h : after.cureShare * cureDays * 24) * HOUR_MS;
 
 /** The plan as it was made: nothing done yet, nothing late. */
-export const plannedTimes = (steps: readonly StepSpec[], startsAt: number, cureDays: number): Map<string, number> =>
-  stepTimes(steps, startsAt, cureDays, new Map(), -Infinity);
+export const plannedTimes = (
+  steps: readonly StepSpec[],
+  startsAt: number,
+  cureDays: number,
+  planned: Readonly<Record<string, string>> = {},
+): Map<string, number> => stepTimes(steps, startsAt, cureDays, new Map(), -Infinity, planned);

@@ -57,6 +57,8 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     task: 'Slice cold, pack, label: name, ingredients, net weight, code, packed on, use by. Then weigh the packs.',
     needs: ['gate-second'],
     after: { step: 'gate-second', h: p.evenOutH },
+    stretch: { leastH: p.evenOutH / 2, mostH: 96 },
+    handsMin: 60,
     graceH: 12,
     inputs: [
       { kind: 'temperature', name: 'coreC', label: 'Core before slicing' },

@@ -19,6 +19,8 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     task: 'Around the bone and the joints first. Push while drawing out, from both sides. Drain a few minutes, then weigh.',
     needs: ['mix-cover'],
     after: { step: 'mix-cover', h: 3 },
+    stretch: { leastH: 1, mostH: 24 },
+    handsMin: 30,
     graceH: 1,
     inputs: [
       { kind: 'temperature', name: 'pickleC', label: 'Pickle temperature' },
@@ -34,6 +36,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     task: 'Read the brine before the meat goes in. Cover it fully and weigh it down. Label the tub.',
     needs: ['mix', 'pump'],
     after: { step: 'mix', h: 3 },
+    stretch: { leastH: 0.5, mostH: 24 },
     graceH: 0.5,
     inputs: [{ kind: 'temperature', name: 'brineC', label: 'Brine temperature' }],
     gates: [brineGate('brineC')],
@@ -47,6 +50,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     task: 'Turn the pieces, stir the brine, look at the refrigerator’s thermometer.',
     needs: ['meat-in'],
     after: { step: 'meat-in', h: turnEveryH },
+    stretch: { leastH: turnEveryH * 0.6, mostH: turnEveryH * 1.4 },
     graceH: 4,
     inputs: [{ kind: 'temperature', name: 'coldC', label: 'Refrigerator', optional: true }],
     gates: [
@@ -68,6 +72,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     task: 'Half-way: lift out, drain, weigh, pump again around the bone with the pickle kept cold apart, weigh again.',
     needs: ['meat-in'],
     after: { step: 'meat-in', cureShare: 0.5 },
+    handsMin: 30,
     graceH: 8,
     inputs: [
       { kind: 'mass', name: 'beforeG', label: 'Weight before', each: 'piece' },
@@ -84,6 +89,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     task: 'Lift out, rinse in cold running water, wipe, weigh. Feel and smell each piece. Where one is cut, draw how deep the colour reached. The old brine goes down the drain.',
     needs: ['meat-in', 'repump'],
     after: { step: 'meat-in', cureShare: 1 },
+    handsMin: 30,
     graceH: 6,
     inputs: [
       { kind: 'mass', name: 'pulledG', label: 'Weight', each: 'piece' },

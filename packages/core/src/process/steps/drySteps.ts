@@ -10,6 +10,7 @@ export const drySteps = (dryH: number): StepTemplate[] => [
     task: 'Pat dry, rack or hook in the refrigerator, uncovered, in moving air.',
     needs: ['soak-out'],
     after: { step: 'soak-out', h: 0.25 },
+    stretch: { leastH: 0, mostH: 1 },
     graceH: 1,
     inputs: [],
     gates: [],
@@ -22,6 +23,7 @@ export const drySteps = (dryH: number): StepTemplate[] => [
     task: 'Touch it: tacky and dull is ready, wet or shiny is not.',
     needs: ['rack'],
     after: { step: 'rack', h: dryH },
+    stretch: { leastH: 4, mostH: 36 },
     graceH: 3,
     inputs: [
       {

@@ -19,6 +19,7 @@ export const smokeSteps = (p: {
     task: `Heat it to ${p.smokeC} °C. It takes three quarters of an hour; the smoke should be thin, not white.`,
     needs: ['pellicle'],
     after: { step: 'pellicle', h: 0.25 },
+    stretch: { leastH: 0, mostH: 12 },
     graceH: 1,
     inputs: [],
     gates: [],
@@ -31,6 +32,7 @@ export const smokeSteps = (p: {
     task: 'Probe in the thickest part, away from bone. Read the chamber and the core.',
     needs: ['light'],
     after: { step: 'light', h: 0.75 },
+    stretch: { leastH: 0.75, mostH: 2 },
     graceH: 0.5,
     inputs: [
       { kind: 'temperature', name: 'chamberC', label: 'Smoker' },

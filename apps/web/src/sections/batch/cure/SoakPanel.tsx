@@ -8,7 +8,7 @@ import { NumberField } from '../../../instruments/NumberField';
 import { digits } from '../../../shell/quantities';
 import { clockTime } from '../../../shell/times';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
-import { useReplan } from './useReplan';
+import { useReplan } from '../../../shell/useReplan';
 
 /** Changes of the water in a day. */
 const CHANGES = [0, 1, 3, 7, 23] as const;

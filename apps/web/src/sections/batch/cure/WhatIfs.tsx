@@ -6,7 +6,7 @@ import { houseTime } from '../../../data/serverClock';
 import { usePreferences } from '../../../shell/preferences';
 import { digits } from '../../../shell/quantities';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
-import { useReplan } from './useReplan';
+import { useReplan } from '../../../shell/useReplan';
 import { TableHead } from '../../../instruments/TableHead';
 
 /** One way, in a line of the comparison. */

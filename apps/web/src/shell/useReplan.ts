@@ -1,10 +1,10 @@
 import type { DesignChanges } from '@bunkhouse/core';
 import { useState } from 'react';
-import { writeEntry, type Batch } from '../../../data/batches';
-import { Refusal } from '../../../data/request';
-import { houseTime } from '../../../data/serverClock';
-import { useTellLogged } from '../../../shell/JustLogged';
-import { usePreferences } from '../../../shell/preferences';
+import { writeEntry, type Batch } from '../data/batches';
+import { Refusal } from '../data/request';
+import { houseTime } from '../data/serverClock';
+import { useTellLogged } from './JustLogged';
+import { usePreferences } from './preferences';
 
 /** Takes a change over into the plan of a batch, with one tap; it can be taken back as fast. */
 export function useReplan({ record }: Batch): { replan: (changes: DesignChanges, why: string) => Promise<void>; busy: boolean; fault: string | null } {

@@ -1,0 +1,13 @@
+import type { HousePlanRequest } from '@bunkhouse/api';
+import type { HousePlan } from '@bunkhouse/core';
+import useSWR, { mutate } from 'swr';
+import { request } from './request';
+
+const PLAN = '/api/house/plan';
+
+/** When the house works and what it has. `undefined` until the first answer. */
+export const useHousePlan = (): HousePlan | undefined => useSWR<HousePlan, Error>(PLAN, request, { revalidateOnFocus: false }).data;
+
+export async function changeHousePlan(asked: HousePlanRequest): Promise<void> {
+  await mutate(PLAN, await request<HousePlan>(PLAN, asked), { revalidate: false });
+}

@@ -1,0 +1,186 @@
+import { propagatedUse, workSpans, type HousePlan, type Proposal, type Resource, type Schedule, type ScheduleParams } from '@bunkhouse/core';
+import { scaleTime } from 'd3-scale';
+import dayjs from 'dayjs';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { useWidth } from '../../instruments/useWidth';
+import { usePreferences } from '../../shell/preferences';
+import { digits, tagWeight } from '../../shell/quantities';
+import type { Row } from './bands';
+import { MovableJob } from './MovableJob';
+
+const DAY_MS = 86_400_000;
+const HEAD = 34;
+const ROW = 34;
+const LANE = 56;
+const LABELS = 200;
+const USUAL_WIDTH = 1180;
+const BAND = 13;
+
+/** Three weeks or a season: a row for each batch, lanes for what is full, the now line through all of them. */
+export function WeeksPicture({
+  rows,
+  from,
+  days,
+  now,
+  plan,
+  params,
+  look,
+  preview,
+}: {
+  rows: readonly Row[];
+  from: number;
+  days: number;
+  now: number;
+  plan: HousePlan;
+  params: ScheduleParams;
+  look: Schedule | null;
+  preview: Proposal | null;
+}) {
+  const [svg, width] = useWidth<SVGSVGElement>(USUAL_WIDTH);
+  const navigate = useNavigate();
+  const preferences = usePreferences();
+  const to = from + days * DAY_MS;
+  const x = useMemo(() => scaleTime([from, to], [LABELS, width]), [from, to, width]);
+  const place = (at: number) => Math.min(width, Math.max(LABELS, x(at)));
+  const work = useMemo(() => workSpans(plan.hours, from, to), [plan.hours, from, to]);
+  const uses = useMemo(() => propagatedUse(params, { from, to }), [params, from, to]);
+  const lanes = HEAD + rows.length * ROW;
+  const height = lanes + plan.resources.length * LANE + 4;
+  const clashing = new Set(
+    (look?.clashes ?? []).flatMap((clash) => (clash.kind === 'night' || clash.kind === 'hands' ? [] : 'batches' in clash ? clash.batches : [clash.batch])),
+  );
+  return (
+    <div className="panel weeks">
+      <svg ref={svg} viewBox={`0 0 ${width} ${height}`} style={{ height }} role="group" aria-label="Batches over the days">
+        <rect x={LABELS} y={HEAD} width={width - LABELS} height={height - HEAD} className="night" />
+        {work.map((span) => (
+          <rect key={span.from} x={place(span.from)} y={HEAD} width={Math.max(0, place(span.to) - place(span.from))} height={height - HEAD} className="work" />
+        ))}
+        {Array.from({ length: days }, (_, i) => dayjs(from).add(i, 'day')).map((day) => (
+          <g key={day.valueOf()}>
+            <path d={`M${x(day.valueOf())} ${day.day() === 1 ? 0 : HEAD - 12}V${height}`} className={day.day() === 1 ? 'week-line' : 'day-line'} />
+            {(days <= 21 || day.day() === 1) && (
+              <text x={x(day.valueOf()) + 4} y={21} className={`axis${day.isSame(now, 'day') ? ' now' : ''}`}>
+                {days <= 21 ? day.format(width < 1000 ? 'D' : 'ddd D') : day.format('D MMM')}
+              </text>
+            )}
+          </g>
+        ))}
+        {rows.map((row, i) => {
+          const y = HEAD + i * ROW;
+          const moved = preview?.batch === row.id ? preview : null;
+          return (
+            <g key={row.id}>
+              <path d={`M0 ${y}H${width}`} className="row-line" />
+              <a
+                href={`/batches/${row.id}`}
+                onClick={(event) => {
+                  event.preventDefault();
+                  void navigate(`/batches/${row.id}`);
+                }}
+              >
+                <rect x={0} y={y} width={LABELS} height={ROW} className="row-label" />
+                <text x={10} y={y + 21}>
+                  <tspan className="code">{row.code}</tspan> <tspan className="what">{`${row.what} ${tagWeight(row.greenG, preferences)}`}</tspan>
+                </text>
+              </a>
+              {row.bands.map((band) =>
+                band.to < from || band.from > to ? null : (
+                  <rect
+                    key={band.station}
+                    x={place(band.from)}
+                    y={y + 15}
+                    width={Math.max(1, place(band.to) - place(band.from))}
+                    height={BAND}
+                    className={`stay is-${band.station}`}
+                  />
+                ),
+              )}
+              {clashing.has(row.id) && row.bands.length > 0 && (
+                <rect
+                  x={place(row.bands[0]?.from ?? 0) - 2}
+                  y={y + 13}
+                  width={Math.max(4, place(row.bands.at(-1)?.to ?? 0) - place(row.bands[0]?.from ?? 0) + 4)}
+                  height={BAND + 4}
+                  className="clashing"
+                />
+              )}
+              {place(now) > LABELS && (
+                <rect
+                  x={place(row.bands[0]?.from ?? now)}
+                  y={y + 15}
+                  width={Math.max(0, place(Math.min(now, row.bands.at(-1)?.to ?? now)) - place(row.bands[0]?.from ?? now))}
+                  height={BAND}
+                  className="past"
+                />
+              )}
+              {row.jobs.map((job, k) =>
+                job.at < from || job.at > to ? null : (
+                  <MovableJob key={job.id} row={row} job={job} x={x} y={y} small={job.beside || days > 21} crowded={isCrowded(row, k, x)} />
+                ),
+              )}
+              {moved?.moves.map((move) =>
+                Date.parse(move.at) < from || Date.parse(move.at) > to ? null : (
+                  <path key={move.step} d={`M${x(Date.parse(move.at))} ${y + 9}v22`} className="moved" />
+                ),
+              )}
+            </g>
+          );
+        })}
+        {plan.resources.map((resource, i) => (
+          <Lane key={resource.id} resource={resource} use={uses.get(resource.id) ?? []} y={lanes + i * LANE} width={width} place={place} />
+        ))}
+        {now > from && now < to && <path d={`M${x(now)} 0V${height}`} className="now-line" />}
+      </svg>
+    </div>
+  );
+}
+
+/** A job so near behind another one that is still to come cannot be told from it with a finger. */
+function isCrowded({ jobs }: Row, k: number, x: (at: number) => number): boolean {
+  const job = jobs[k];
+  const before = jobs.slice(0, k).findLast((other) => !other.done && !other.beside);
+  return job !== undefined && before !== undefined && x(job.at) - x(before.at) < HANDLE_PX;
+}
+
+const HANDLE_PX = 10;
+
+const UNITS = { refrigerator: 'L', smoker: 'racks', tub: 'tubs' } as const;
+
+/** How full something is, step by step, under its capacity. */
+function Lane({
+  resource,
+  use,
+  y,
+  width,
+  place,
+}: {
+  resource: Resource;
+  use: readonly { at: number; amount: number }[];
+  y: number;
+  width: number;
+  place: (at: number) => number;
+}) {
+  const most = Math.max(0, ...use.map(({ amount }) => amount));
+  const scale = (LANE - 20) / Math.max(resource.capacity, most, 1);
+  const floor = y + LANE - 4;
+  const path = use
+    .map(({ at, amount }, i) => `${i === 0 ? 'M' : 'L'}${place(at)} ${floor - (use[i - 1]?.amount ?? 0) * scale}L${place(at)} ${floor - amount * scale}`)
+    .join('');
+  const over = most > resource.capacity;
+  return (
+    <g>
+      <path d={`M0 ${y}H${width}`} className="week-line" />
+      <rect x={0} y={y} width={LABELS} height={LANE} className="row-label" />
+      <text x={10} y={y + 20} className="code">
+        {resource.name}
+      </text>
+      <text x={10} y={y + 42} className={over ? 'over' : 'what'}>
+        {`${digits(most, resource.kind === 'refrigerator' ? 0 : 0)} at most, of ${digits(resource.capacity, 0)} ${UNITS[resource.kind]}${over ? ': overfull' : ''}`}
+      </text>
+      <path d={`${path}V${floor}H${LABELS}Z`} className={`use is-${resource.kind === 'smoker' ? 'smoke' : 'chill'}`} />
+      <path d={`M${LABELS} ${floor - resource.capacity * scale}H${width}`} className="capacity" />
+    </g>
+  );
+}

@@ -1,0 +1,353 @@
+import fc from 'fast-check';
+import { addDays, instantOf, localDay, offsetMinutes } from './localTime.js';
+import { placeBatch } from './placeBatch.js';
+import { costOf, lookAtPlan, schedule } from './schedule.js';
+import type { Resource, SchedulableBatch, SchedulableStep } from './scheduleTypes.js';
+import { propagate, type Between } from './temporalNetwork.js';
+import { SLOT_MS, Timeline, type Times } from './timeline.js';
+import { workSpans, type WorkingHours } from './workingHours.js';
+
+const NOW = '2026-10-05T06:00:00.000Z';
+const at = (hours: number) => new Date(Date.parse(NOW) + hours * 3_600_000).toISOString();
+const hours: WorkingHours = {
+  timeZone: 'UTC',
+  week: Array.from({ length: 7 }, (_, day) => (day === 0 ? [] : [{ fromMin: 7 * 60, toMin: 18 * 60 }])),
+  daysOff: [],
+  hands: 1,
+  nightWatch: ['chill'],
+};
+const FRIDGE: Resource = { id: 'fridge', name: 'Refrigerator', kind: 'refrigerator', capacity: 40 };
+const SMOKER: Resource = { id: 'smoker', name: 'Smoker', kind: 'smoker', capacity: 2 };
+const step = (id: string, after?: [number, number, number], more: Partial<SchedulableStep> = {}): SchedulableStep => ({
+  id,
+  title: id,
+  station: 'cure',
+  handsMin: 15,
+  ...(after === undefined ? {} : { after: { leastH: after[0], usualH: after[1], mostH: after[2] } }),
+  ...more,
+});
+/** In, pull, light, off: the cure and the drying stretch, the smoke does not. */
+const batch = (id: string, more: Partial<SchedulableBatch> = {}, first: Partial<SchedulableStep> = {}): SchedulableBatch => ({
+  id,
+  code: id,
+  steps: [step('in', undefined, first), step('pull', [48, 72, 120]), step('light', [4, 12, 36]), step('off', [6, 6, 6.5])],
+  holds: [
+    { resource: 'fridge', amount: 15, from: 'in', until: 'light' },
+    { resource: 'smoker', amount: 1, from: 'light', until: 'off', program: 'hot' },
+  ],
+  ...more,
+});
+
+describe('clocks of a place', () => {
+  test.each([
+    ['2026-03-08', 'America/Denver', 23],
+    ['2026-11-01', 'America/Denver', 25],
+    ['2027-03-28', 'Europe/Zurich', 23],
+    ['2026-10-05', 'Asia/Kolkata', 24],
+  ])('%s in %s has %d hours', (date, zone, length) => {
+    expect((instantOf(addDays(date, 1), 0, zone) - instantOf(date, 0, zone)) / 3_600_000).toBe(length);
+  });
+
+  test('a time that is left out is that much later, one that comes twice is the first', () => {
+    expect(new Date(instantOf('2026-03-08', 150, 'America/Denver')).toISOString()).toBe('2026-03-08T09:30:00.000Z');
+    expect(new Date(instantOf('2026-11-01', 90, 'America/Denver')).toISOString()).toBe('2026-11-01T07:30:00.000Z');
+  });
+
+  test('whatever the instant and the place: its clock leads back to it, but in the hour that comes twice', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: Date.parse('2026-01-01'), max: Date.parse('2030-01-01') }),
+        fc.constantFrom('America/Denver', 'Europe/Zurich', 'Asia/Kolkata', 'Australia/Lord_Howe', 'UTC'),
+        (ms, zone) => {
+          const instant = Math.floor(ms / 60_000) * 60_000;
+          const { date } = localDay(instant, zone);
+          const minute = (instant + offsetMinutes(instant, zone) * 60_000 - Date.parse(`${date}T00:00:00Z`)) / 60_000;
+          const back = instantOf(date, minute, zone);
+          expect(Math.abs(back - instant)).toBeLessThanOrEqual(3_600_000);
+          expect(back + offsetMinutes(back, zone) * 60_000).toBe(instant + offsetMinutes(instant, zone) * 60_000);
+        },
+      ),
+    );
+  });
+
+  test('a day’s work is from seven to six on the night when the clocks change, too; a day off has none', () => {
+    const ranch = { ...hours, timeZone: 'America/Denver', week: hours.week.map(() => [{ fromMin: 420, toMin: 1080 }]), daysOff: ['2026-11-02'] };
+    const spans = workSpans(ranch, Date.parse('2026-10-31T06:00:00Z'), Date.parse('2026-11-03T07:00:00Z'));
+    expect(spans.map((span) => new Date(span.from).toISOString())).toEqual(['2026-10-31T13:00:00.000Z', '2026-11-01T14:00:00.000Z']);
+    expect(spans.every((span) => span.to - span.from === 11 * 3_600_000)).toBe(true);
+  });
+
+  test('zones and spans that are none are refused', () => {
+    expect(() => instantOf('2026-10-05', 0, 'Mars/Olympus')).toThrow(/no time zone/);
+    expect(() => instantOf('soon', 0, 'UTC')).toThrow(/no date/);
+    expect(() => new Timeline([], { ...hours, week: hours.week.map(() => [{ fromMin: 900, toMin: 400 }]) }, Date.parse(NOW), Date.parse(NOW))).toThrow(
+      /ends before it begins/,
+    );
+  });
+});
+
+describe('windows', () => {
+  const chain: Between[] = [
+    { from: 0, to: 1, least: 10, most: 20, wish: 'comes on' },
+    { from: 1, to: 2, least: 30, most: 60, wish: 'cure' },
+    { from: 0, to: 2, least: -Infinity, most: 55, wish: 'table' },
+  ];
+  test('earliest and latest follow from all that is wished', () => {
+    const windows = propagate(3, chain);
+    expect(windows).toEqual({ earliest: [0, 10, 40], latest: [0, 20, 55] });
+  });
+
+  test('wishes that contradict each other are named, and none of them could stay out', () => {
+    const wish = fc.record({
+      from: fc.integer({ min: 0, max: 5 }),
+      to: fc.integer({ min: 0, max: 5 }),
+      least: fc.integer({ min: -40, max: 40 }),
+      wide: fc.integer({ min: 0, max: 30 }),
+    });
+    let met = 0;
+    fc.assert(
+      fc.property(fc.array(wish, { minLength: 2, maxLength: 14 }), (wishes) => {
+        const constraints = wishes.flatMap(({ from, to, least, wide }, i): Between[] =>
+          from === to ? [] : [{ from, to, least, most: least + wide, wish: `w${i}` }],
+        );
+        const answer = propagate(6, constraints);
+        if (!('conflict' in answer)) {
+          for (const { from, to, least, most } of constraints) {
+            const gap = (times: number[]) => (times[to] ?? 0) - (times[from] ?? 0);
+            // The earliest times of all together are a solution, where they are bound at all.
+            if (Number.isFinite(gap(answer.earliest))) expect(gap(answer.earliest)).toBeGreaterThanOrEqual(least - 1e-9);
+            if (Number.isFinite(gap(answer.earliest))) expect(gap(answer.earliest)).toBeLessThanOrEqual(most + 1e-9);
+          }
+          return;
+        }
+        met += 1;
+        const named = constraints.filter((constraint) => answer.conflict.includes(constraint.wish));
+        expect('conflict' in propagate(6, named)).toBe(true);
+        for (const left of named)
+          expect(
+            'conflict' in
+              propagate(
+                6,
+                named.filter((other) => other !== left),
+              ),
+          ).toBe(false);
+      }),
+      { numRuns: 400, seed: 7 },
+    );
+    expect(met).toBeGreaterThan(40);
+  });
+});
+
+/** Every rule of a plan, looked at again by other means: limits between jobs, nothing before now, the done left alone. */
+function faultsOf(batches: readonly SchedulableBatch[], steps: readonly { batch: string; step: string; at: string }[]): string[] {
+  const when = new Map(steps.map((planned) => [`${planned.batch} ${planned.step}`, Date.parse(planned.at)]));
+  return batches.flatMap((one) => {
+    const line = one.steps.filter((s) => s.beside === undefined);
+    return line.flatMap((job, i) => {
+      const own = when.get(`${one.id} ${job.id}`);
+      if (own === undefined) return [`${one.id} ${job.id} has no time`];
+      if (job.doneAt !== undefined) return own === Date.parse(job.doneAt) ? [] : [`${job.id} was moved`];
+      const faults = own < Date.parse(NOW) ? [`${job.id} before now`] : [];
+      const before = line[i - 1];
+      if (before === undefined || job.after === undefined) return faults;
+      const gap = (own - (when.get(`${one.id} ${before.id}`) ?? 0)) / 3_600_000;
+      if (gap < job.after.leastH - 0.13 || gap > job.after.mostH + 0.13) faults.push(`${one.id} ${job.id}: ${gap} h`);
+      return faults;
+    });
+  });
+}
+
+describe('one batch in its place', () => {
+  const random = fc.record({
+    from: fc.integer({ min: 0, max: 20 }),
+    gaps: fc.array(fc.record({ least: fc.integer({ min: 0, max: 5 }), extra: fc.integer({ min: 0, max: 6 }), usual: fc.integer({ min: 0, max: 6 }) }), {
+      minLength: 2,
+      maxLength: 3,
+    }),
+    booked: fc.array(fc.record({ from: fc.integer({ min: 0, max: 40 }), long: fc.integer({ min: 1, max: 12 }) }), { maxLength: 3 }),
+    ready: fc.option(fc.integer({ min: 2, max: 30 }), { nil: undefined }),
+  });
+
+  test('as good as the best of all that can be, counted out', () => {
+    fc.assert(
+      fc.property(random, ({ from, gaps, booked, ready }) => {
+        const steps = [
+          step('s0', undefined, { earliest: at(from / 4), latest: at(from / 4 + 1.5) }),
+          ...gaps.map(({ least, extra, usual }, i) => step(`s${i + 1}`, [least / 4, Math.min(least + extra, Math.max(least, usual)) / 4, (least + extra) / 4])),
+        ];
+        const one: SchedulableBatch = {
+          id: 'x',
+          code: 'x',
+          steps,
+          holds: [{ resource: 'smoker', amount: 1, from: 's1', until: `s${gaps.length}`, program: 'hot' }],
+          ...(ready === undefined ? {} : { readyBy: at(ready / 4) }),
+        };
+        const timeline = new Timeline([{ ...SMOKER, capacity: 1 }], hours, Date.parse(NOW), Date.parse(NOW) + 2 * 86_400_000);
+        booked.forEach(({ from: slot, long }, i) => {
+          const other: SchedulableBatch = {
+            id: `b${i}`,
+            code: '',
+            steps: [step('a'), step('b')],
+            holds: [{ resource: 'smoker', amount: 1, from: 'a', until: 'b' }],
+          };
+          timeline.book(
+            other,
+            new Map([
+              ['a', slot],
+              ['b', slot + long],
+            ]),
+            1,
+          );
+        });
+        const placed = placeBatch(one, timeline);
+        let best = Infinity;
+        const count = (k: number, times: Times): void => {
+          const gap = gaps[k - 1];
+          if (k > gaps.length) {
+            best = Math.min(best, costOf(one, times, timeline));
+            return;
+          }
+          const [low, high] =
+            k === 0 || gap === undefined
+              ? [from, from + 6]
+              : [(times.get(`s${k - 1}`) ?? 0) + gap.least, (times.get(`s${k - 1}`) ?? 0) + gap.least + gap.extra];
+          for (let slot = low; slot <= high; slot += 1) count(k + 1, new Map([...times, [`s${k}`, slot]]));
+        };
+        count(0, new Map());
+        if ('conflict' in placed) throw new Error(placed.conflict.join());
+        expect(placed.cost).toBeCloseTo(best, 6);
+        expect(costOf(one, placed.times, timeline)).toBeCloseTo(best, 6);
+      }),
+      { numRuns: 60, seed: 3 },
+    );
+  });
+
+  test('what cannot be together is named: meat that comes too late for the table', () => {
+    const late = batch('late', {}, { earliest: at(24 * 5) });
+    late.steps[3] = { ...(late.steps[3] as SchedulableStep), latest: at(24 * 6) };
+    const { clashes, steps } = schedule({ batches: [late], resources: [FRIDGE, SMOKER], hours, now: NOW });
+    expect(steps).toEqual([]);
+    expect(clashes).toEqual([
+      {
+        kind: 'impossible',
+        batch: 'late',
+        wishes: expect.arrayContaining([expect.stringMatching(/^in not before/), expect.stringMatching(/^off not after/)]) as string[],
+      },
+    ]);
+  });
+});
+
+describe('the whole house', () => {
+  test('two batches that want the smoker on one day go one after the other, inside the limits of each, in the cook’s hours', () => {
+    const two = [batch('a', {}, { earliest: at(1), latest: at(3) }), batch('b', {}, { earliest: at(1), latest: at(3) })];
+    const { steps, clashes } = schedule({ batches: two, resources: [FRIDGE, { ...SMOKER, capacity: 1 }], hours, now: NOW });
+    expect(faultsOf(two, steps)).toEqual([]);
+    expect(clashes).toEqual([]);
+  });
+
+  test('a chamber is shared only by programs that agree', () => {
+    const cold = batch('cold');
+    cold.holds = cold.holds.map((hold) => (hold.resource === 'smoker' ? { ...hold, program: 'cold' } : hold));
+    const both = [
+      batch('hot', {}, { earliest: at(1), latest: at(2) }),
+      { ...cold, steps: cold.steps.map((s, i) => (i === 0 ? { ...s, earliest: at(1), latest: at(2) } : s)) },
+    ];
+    const { steps, clashes } = schedule({ batches: both, resources: [FRIDGE, SMOKER], hours, now: NOW });
+    expect(clashes.filter((clash) => clash.kind === 'programs')).toEqual([]);
+    const span = (id: string) => ['light', 'off'].map((s) => Date.parse(steps.find((planned) => planned.batch === id && planned.step === s)?.at ?? ''));
+    const [[hotOn = 0, hotOff = 0], [coldOn = 0, coldOff = 0]] = [span('hot'), span('cold')];
+    expect(hotOff <= coldOn || coldOff <= hotOn).toBe(true);
+  });
+
+  test('planned backwards: it is ready by then, and not days before', () => {
+    const feast = batch('feast', { readyBy: at(24 * 12) });
+    const { steps } = schedule({ batches: [feast], resources: [FRIDGE, SMOKER], hours, now: NOW });
+    const off = Date.parse(steps.find((planned) => planned.step === 'off')?.at ?? '');
+    expect(off).toBeLessThanOrEqual(Date.parse(at(24 * 12)));
+    expect(off).toBeGreaterThan(Date.parse(at(24 * 11)));
+    expect(faultsOf([feast], steps)).toEqual([]);
+  });
+
+  test('whatever the house: limits are kept, what is done is not moved, the same question has the same answer, and more rounds are never worse', () => {
+    const one = fc.record({
+      startH: fc.integer({ min: -60, max: 200 }),
+      amount: fc.integer({ min: 5, max: 30 }),
+      ready: fc.option(fc.integer({ min: 100, max: 400 }), { nil: undefined }),
+    });
+    fc.assert(
+      fc.property(fc.array(one, { minLength: 1, maxLength: 6 }), (wanted) => {
+        const batches = wanted.map(({ startH, amount, ready }, i) => {
+          const made = batch(
+            `b${i}`,
+            ready === undefined ? {} : { readyBy: at(ready) },
+            startH < 0 ? { doneAt: at(startH) } : { earliest: at(startH), latest: at(startH + 24) },
+          );
+          return { ...made, holds: made.holds.map((hold) => (hold.resource === 'fridge' ? { ...hold, amount } : hold)) };
+        });
+        const asked = { batches, resources: [FRIDGE, SMOKER], hours, now: NOW };
+        const first = schedule({ ...asked, rounds: 0 });
+        const settled = schedule(asked);
+        expect(faultsOf(batches, settled.steps)).toEqual([]);
+        expect(schedule(asked)).toEqual(settled);
+        expect(settled.cost).toBeLessThanOrEqual(first.cost + 1e-6);
+      }),
+      { numRuns: 25, seed: 11 },
+    );
+  });
+
+  test('a plan as it stands: what is overfull is named with who takes part, a proposal moves one batch and does away with it', () => {
+    const stand = (id: string) => {
+      const made = batch(id);
+      const times = [2, 2 + 72, 2 + 72 + 24, 2 + 72 + 30];
+      return { ...made, steps: made.steps.map((s, i) => ({ ...s, plannedAt: at(times[i] ?? 0), ...(i === 0 ? { earliest: at(1), latest: at(30) } : {}) })) };
+    };
+    const batches = [stand('a'), stand('b')];
+    const looked = lookAtPlan({ batches, resources: [FRIDGE, { ...SMOKER, capacity: 1 }], hours: { ...hours, hands: 2 }, now: NOW });
+    expect(looked.clashes).toContainEqual({ kind: 'full', resource: 'smoker', from: at(98), to: at(104), most: 2, capacity: 1, batches: ['a', 'b'] });
+    const [proposal] = looked.proposals;
+    expect(proposal?.solves).toBeGreaterThanOrEqual(1);
+    // Taken over, the clash is gone and all else stands.
+    const moved = new Map(proposal?.moves.map((move) => [`${move.batch} ${move.step}`, move.at]));
+    const after = batches.map((one) => ({ ...one, steps: one.steps.map((s) => ({ ...s, plannedAt: moved.get(`${one.id} ${s.id}`) ?? s.plannedAt })) }));
+    const again = lookAtPlan({ batches: after, resources: [FRIDGE, { ...SMOKER, capacity: 1 }], hours: { ...hours, hands: 2 }, now: NOW });
+    expect(again.clashes.filter((clash) => clash.kind === 'full')).toEqual([]);
+    expect(again.steps.filter((s) => s.batch !== proposal?.batch)).toEqual(looked.steps.filter((s) => s.batch !== proposal?.batch));
+  });
+
+  test('small changes for a small slip: with the plan before it, a batch that is not touched stays where it was', () => {
+    const two = [batch('a', {}, { earliest: at(1), latest: at(3) }), batch('b', {}, { earliest: at(30), latest: at(34) })];
+    const asked = { resources: [FRIDGE, SMOKER], hours, now: NOW };
+    const plan = schedule({ ...asked, batches: two });
+    const stood = (id: string, s: SchedulableStep) => plan.steps.find((planned) => planned.batch === id && planned.step === s.id)?.at ?? NOW;
+    const slipped = two.map((one) => ({
+      ...one,
+      steps: one.steps.map((s, i) => ({ ...s, plannedAt: stood(one.id, s), ...(one.id === 'b' && i === 0 ? { earliest: at(54), latest: at(60) } : {}) })),
+    }));
+    const again = schedule({ ...asked, batches: slipped });
+    expect(again.steps.filter((s) => s.batch === 'a')).toEqual(plan.steps.filter((s) => s.batch === 'a'));
+    expect(again.steps.find((s) => s.batch === 'b' && s.step === 'in')?.at).not.toBe(plan.steps.find((s) => s.batch === 'b' && s.step === 'in')?.at);
+  });
+
+  test.each<[string, () => unknown, RegExp]>([
+    ['a refrigerator of no size', () => schedule({ batches: [batch('a')], resources: [{ ...FRIDGE, capacity: 0 }, SMOKER], hours, now: NOW }), /more than 0/],
+    [
+      'a window upside down',
+      () => schedule({ batches: [{ ...batch('a'), steps: [step('x'), step('y', [9, 5, 2])], holds: [] }], resources: [], hours, now: NOW }),
+      /upside down/,
+    ],
+    [
+      'a step longer than a year',
+      () => schedule({ batches: [{ ...batch('a'), steps: [step('x'), step('y', [9000, 9000, 9000])], holds: [] }], resources: [], hours, now: NOW }),
+      /longer than a year/,
+    ],
+    [
+      'more than a thousand',
+      () => schedule({ batches: Array.from({ length: 1001 }, (_, i) => batch(`b${i}`)), resources: [FRIDGE, SMOKER], hours, now: NOW }),
+      /More than 1000/,
+    ],
+    ['a store that is not there', () => schedule({ batches: [batch('a')], resources: [SMOKER], hours, now: NOW }), /There is no "fridge"/],
+    ['no time', () => schedule({ batches: [], resources: [], hours, now: 'soon' }), /What time is it/],
+  ])('%s is refused in a sentence', (_what, ask, said) => expect(ask).toThrow(said));
+
+  test('a slot is a quarter of an hour', () => expect(SLOT_MS).toBe(900_000));
+});
