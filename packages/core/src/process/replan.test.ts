@@ -98,6 +98,21 @@ describe('a plan that is changed on the way', () => {
     expect(faults(record(), changes, 0.1).join(' ')).toMatch(said);
   });
 
+  test('a job is moved inside its limits, not outside them; what is done, or not there, does not move', () => {
+    const move = (stepAt: Record<string, string>) => faults(record([...BEGUN, ...turned(6)]), { stepAt }, 150);
+    // The meat went in at hour 4; a loin lies 7 to 24 days.
+    expect(move({ pull: at(4 + 24 * 9) })).toEqual([]);
+    expect(move({ pull: at(4 + 24 * 6.5) })).toEqual([expect.stringMatching(/not sooner than 7 days after meat in/)]);
+    expect(move({ pull: at(4 + 24 * 25) })).toEqual([expect.stringMatching(/not later than 24 days after meat in/)]);
+    expect(move({ rack: at(4 + 24 * 20) })).toEqual([expect.stringMatching(/not later than .* after out of the water/)]);
+    expect(move({ 'turn-2': at(200) })).toEqual([expect.stringMatching(/is done already/)]);
+    expect(move({ nothing: at(200) })).toEqual([expect.stringMatching(/no such step/)]);
+    expect(move({ pull: 'soon' })).toEqual([expect.stringMatching(/new time is none/)]);
+    const state = replay(record([...BEGUN, ...turned(6), replanned(10, { stepAt: { pull: at(4 + 24 * 9) } }, 150)]), ms(150));
+    expect(state.steps.find((step) => step.spec.id === 'pull')?.dueAt).toBe(ms(4 + 24 * 9));
+    expect(state.steps.find((step) => step.spec.id === 'rack')?.dueAt).toBeLessThan(ms(4 + 24 * 10));
+  });
+
   test('planned minutes of soak are when it comes out', () => {
     const entries = [...BEGUN, done(4, 'pull', 340, { 'pulledG:A': 2650, firmness: 'firm', smell: 'fresh' }), done(5, 'fry', 341, { taste: 'salty' })];
     const out = (of: LogEntry[]) => replay(record(of), ms(342)).steps.find((step) => step.spec.id === 'soak-out')?.dueAt ?? 0;

@@ -2,7 +2,7 @@ import { attempt, withDraft, withoutAct, type EntryDraft, type EntryFault } from
 import { MIX_STEP_BRINE } from './batchFacts.js';
 import type { StandingEntry } from './logEntry.js';
 import { changedDesign, LATE_CHANGES, type DesignChanges } from './replan.js';
-import { replay, type BatchRecord, type BatchState } from './replay.js';
+import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
 
 const named = (changes: DesignChanges): (keyof DesignChanges)[] =>
   (Object.keys(changes) as (keyof DesignChanges)[]).filter((name) => changes[name] !== undefined);
@@ -16,7 +16,7 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
   if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.keys(MIX_STEP_BRINE).some(isClosed)) {
     return [{ field: 'entry', message: 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.' }];
   }
-  const moved = stepAtFaults(state, draft.changes);
+  const moved = stepAtFaults(record, state, draft.changes);
   if (moved.length > 0) return moved;
   if (asked.some((name) => name !== 'soakMin' && name !== 'stepAt') && isClosed('pull'))
     return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
@@ -25,14 +25,47 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
 }
 
 /** Jobs that are not there, or done, cannot be moved; nothing is moved a year away. */
-function stepAtFaults(state: BatchState, { stepAt = {} }: DesignChanges): EntryFault[] {
+function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {}, cureDays }: DesignChanges): EntryFault[] {
   for (const [id, at] of Object.entries(stepAt)) {
     const step = state.steps.find((candidate) => candidate.spec.id === id);
     if (step === undefined) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
     if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
     if (Math.abs(Date.parse(at) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
+    const limit = limitFault(record, state, step, Date.parse(at), (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])), cureDays);
+    if (limit !== null) return [{ field: 'changes.stepAt', message: limit }];
   }
   return [];
+}
+
+const HOUR_MS = 3_600_000;
+/** Plans are made to the quarter of an hour. */
+const SLACK_MS = 900_000;
+
+/** Why a job may not lie so soon or so late after the one that it counts from: its limits are those of its process. */
+function limitFault(
+  { process }: BatchRecord,
+  { design, steps }: BatchState,
+  { spec }: StepState,
+  at: number,
+  movedTo: (stepId: string) => number | null,
+  cureDays = design.cureDays,
+): string | null {
+  const anchor = steps.find((other) => other.spec.id === spec.after.step);
+  if (anchor === undefined) return null;
+  const from = anchor.closing === null ? (movedTo(anchor.spec.id) ?? anchor.dueAt) : Date.parse(anchor.closing.at);
+  const days = process.cureDays[design.school.kind];
+  const [least, most] =
+    spec.id === 'pull'
+      ? [Math.min(days.shortest, cureDays, design.cureDays) * 24, Math.max(days.longest, cureDays, design.cureDays) * 24]
+      : 'h' in spec.after
+        ? [Math.min(spec.after.h, spec.stretch?.leastH ?? spec.after.h), Math.max(spec.after.h + spec.graceH, spec.stretch?.mostH ?? 0)]
+        : [0, Infinity];
+  const words = (h: number) => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
+  if (at < from + least * HOUR_MS - SLACK_MS) return `${spec.title} not sooner than ${words(least)} after ${anchor.spec.title.toLowerCase()}.`;
+  // What is late already cannot be on time: it is only not put off further.
+  if (at > Math.max(from + most * HOUR_MS, steps.find((other) => other.spec.id === spec.id)?.dueAt ?? 0) + SLACK_MS)
+    return `${spec.title} not later than ${words(most)} after ${anchor.spec.title.toLowerCase()}.`;
+  return null;
 }
 
 /** Why a change of the plan may not be taken back. */
