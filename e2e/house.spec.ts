@@ -108,10 +108,9 @@ test('without a connection what was typed is kept, and sent when tried again', a
   await expect(page.getByRole('heading', { level: 2, name: 'Instant-read check' })).toBeVisible();
 });
 
+// Colours are those of the scheme and parts those of the width: each scheme and each end of the widths is looked at once.
 for (const [scheme, width, height] of [
   ['light', 1280, 800],
-  ['dark', 1280, 800],
-  ['light', 820, 1180],
   ['dark', 390, 844],
 ] as const) {
   test(`no serious fault of access on any screen, ${scheme}, ${width} wide, and nothing runs off the side`, async ({ page }) => {
@@ -135,3 +134,18 @@ for (const [scheme, width, height] of [
     }
   });
 }
+
+test('nothing runs off the side of a tablet, by day or by night', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  const batches = [await firstBatch(page, 'Cure'), await firstBatch(page, 'Dry'), await firstBatch(page, 'Chill')];
+  for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', '/calendar', ...batches]) {
+    await page.emulateMedia({ colorScheme: path.length % 2 === 0 ? 'dark' : 'light', reducedMotion: 'reduce' });
+    await page.goto(path);
+    await expect(page.locator('#main .page')).toBeVisible();
+    if (batches.slice(0, 2).includes(path)) await expect(page.getByRole('slider', { name: 'Time in the cure' })).toBeVisible({ timeout: 30_000 });
+    const overflow = await page.evaluate(() => (document.getElementById('main')?.scrollWidth ?? 0) - (document.getElementById('main')?.clientWidth ?? 0));
+    expect(overflow, `${path} is wider than the screen`).toBeLessThanOrEqual(0);
+  }
+});
