@@ -1,4 +1,4 @@
-import type { BenchSchool, Product } from '@bunkhouse/core';
+import type { BenchSchool, Product, Verdict } from '@bunkhouse/core';
 
 export const PRODUCT_NAMES: Readonly<Record<Product, string>> = {
   'canadian-bacon': 'Canadian bacon',
@@ -36,3 +36,6 @@ export const SCHOOL_WORDS: Readonly<Record<BenchSchool, readonly [name: string, 
   saltOnly: ['Salt only, no cure', 'Fresh salted meat, not a cure: grey, no slow smoke, days and not weeks.'],
   dryRub: ['Rubbed on, in a bag', 'For comparison: no water, all is counted against the meat alone.'],
 };
+
+/** What a cook says of a fried slice. */
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { bland: 'bland', right: 'right', salty: 'salty', 'too-salty': 'too salty' };

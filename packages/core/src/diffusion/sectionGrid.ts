@@ -1,7 +1,7 @@
 import { InputError } from '../inputError.js';
-import { pumpMap } from '../pump/pumpMap.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
+import { boneDistance, distanceTowards, isMeat, leanness, liesAt, outline, requireBone, rimDistances, sliceShare, type Outline } from './sectionOutline.js';
 
 /**
  * A cross-section cut into square cells. Cells whose middle lies clear of the rim are meat; a cell beside the rim reaches out to it, so
@@ -36,12 +36,6 @@ export interface SectionGrid {
   leftMm: number;
   topMm: number;
 }
-
-/** Salt moves so much slower in fat than in lean [M: handbook part 9]. */
-export const FAT_SHARE = 0.1;
-
-/** A slice from the edge, as it is fried and tasted, is so thick [M]. */
-export const SLICE_MM = 4;
 
 /** A middle nearer to the rim than this share of a cell belongs to its neighbour. */
 const CLEAR = 0.25;
@@ -84,91 +78,6 @@ export function sectionGrid(section: Section, cellMm = usualCellMm(section)): Se
   if (grid.cells.length === 0) throw new InputError('cellMm', 'The cells are larger than the piece. Take smaller ones.');
   return grid;
 }
-
-interface Outline {
-  kind: 'slab' | 'ellipse' | 'rectangle';
-  /** half axes; of a slab only the height counts */
-  a: number;
-  b: number;
-  widthMm: number;
-  heightMm: number;
-}
-
-function outline(section: Section): Outline {
-  const thick = thicknessMm(section);
-  switch (section.shape) {
-    case 'slab':
-      // One column: nothing changes along a slab.
-      return { kind: 'slab', a: Infinity, b: thick / 2, widthMm: 1e-6, heightMm: thick };
-    case 'round':
-      return { kind: 'ellipse', a: thick / 2, b: thick / 2, widthMm: thick, heightMm: thick };
-    case 'ellipse':
-    case 'rectangle':
-      return {
-        kind: section.shape,
-        a: section.widthMm / 2,
-        b: section.heightMm / 2,
-        widthMm: section.widthMm,
-        heightMm: section.heightMm,
-      };
-  }
-}
-
-function requireBone({ bone }: Section, { kind, a, b }: Outline): void {
-  if (bone === undefined) return;
-  const radius = requireNumber('section.bone.diameterMm', bone.diameterMm, { above: 0, max: 600, unit: 'mm' }) / 2;
-  const x = Math.abs(requireNumber('section.bone.xMm', bone.xMm ?? 0, { min: -600, max: 600, unit: 'mm' }));
-  const y = Math.abs(requireNumber('section.bone.yMm', bone.yMm ?? 0, { min: -600, max: 600, unit: 'mm' }));
-  const fits = kind === 'ellipse' ? Math.hypot(x / a, y / b) + radius / Math.min(a, b) < 1 : x + radius < a && y + radius < b;
-  if (!fits) throw new InputError('section.bone', 'The bone is larger than the piece, or sticks out of it.');
-}
-
-/** Inside the rim by at least so much along both axes, and not in the bone. */
-function isMeat(shape: Outline, section: Section, x: number, y: number, clear: number): boolean {
-  const [toX, toY] = rimDistances(shape, x, y);
-  if (toX < clear || toY < clear) return false;
-  return boneDistance(section, x, y) > 0;
-}
-
-/** Distance to the rim along x and along y, mm; negative outside. */
-function rimDistances({ kind, a, b }: Outline, x: number, y: number): [number, number] {
-  if (kind !== 'ellipse') return [a - Math.abs(x), b - Math.abs(y)];
-  const insideX = 1 - (y / b) ** 2;
-  const insideY = 1 - (x / a) ** 2;
-  return [insideX <= 0 ? -1 : a * Math.sqrt(insideX) - Math.abs(x), insideY <= 0 ? -1 : b * Math.sqrt(insideY) - Math.abs(y)];
-}
-
-function boneDistance({ bone }: Section, x: number, y: number): number {
-  return bone === undefined ? Infinity : Math.hypot(x - (bone.xMm ?? 0), y - (bone.yMm ?? 0)) - bone.diameterMm / 2;
-}
-
-/** Diffusivity at a place, as a share of that of lean meat. */
-function leanness({ fatCapMm = 0, closedSide }: Section, { b }: Outline, y: number): number {
-  if (fatCapMm <= 0) return 1;
-  const fromSide = closedSide === 'bottom' ? b - y : y + b;
-  return fromSide < fatCapMm ? FAT_SHARE : 1;
-}
-
-/** Whether a face of the rim lies at the top or the bottom of the piece. On a round piece that is its quarter. */
-function liesAt(side: 'top' | 'bottom', { kind, a, b }: Outline, x: number, y: number, dx: number, dy: number): boolean {
-  const up = side === 'top' ? -1 : 1;
-  if (kind !== 'ellipse') return dy === up;
-  return (y / b) * up > Math.SQRT1_2 * Math.hypot(x / a, y / b) && (dy === up || dx !== 0);
-}
-
-/** How much of a cell lies in a slice from the edge: by its distance from the rim that is open, none under skin. */
-function sliceShare(shape: Outline, { closedSide }: Section, x: number, y: number, cellMm: number): number {
-  const { kind, a, b } = shape;
-  if (kind === 'ellipse') {
-    const underSkin = closedSide !== undefined && liesAt(closedSide, shape, x, y, 0, closedSide === 'top' ? -1 : 1);
-    return underSkin ? 0 : within((1 - Math.hypot(x / a, y / b)) * b, cellMm);
-  }
-  const toTop = closedSide === 'top' ? Infinity : b + y;
-  const toBottom = closedSide === 'bottom' ? Infinity : b - y;
-  return within(Math.min(a - Math.abs(x), toTop, toBottom), cellMm);
-}
-
-const within = (depthMm: number, cellMm: number): number => Math.min(1, Math.max(0, (SLICE_MM - depthMm) / cellMm + 0.5));
 
 function conductances(shape: Outline, section: Section, frame: Pick<SectionGrid, 'cellMm' | 'width' | 'height' | 'leftMm' | 'topMm' | 'meat'>): SectionGrid {
   const { cellMm, width, height, leftMm, topMm, meat } = frame;
@@ -312,9 +221,6 @@ function isWhole(shape: Outline, section: Section, x: number, y: number, side: n
   return [0, side].every((dx) => [0, side].every((dy) => Math.min(...rimDistances(shape, x + dx, y + dy)) > side * CLEAR));
 }
 
-/** The rim lies at the same distance on both sides of the middle line. */
-const distanceTowards = (nearer: number, from: number, direction: number): number => (from * direction >= 0 ? nearer : nearer + 2 * Math.abs(from));
-
 /** Two layers in a row let through as the harmonic mean of theirs. */
 const between = (lean: Float64Array, i: number, j: number): number => (2 * at(lean, i) * at(lean, j)) / (at(lean, i) + at(lean, j));
 
@@ -344,32 +250,4 @@ function furthest({ cells, lean, edge, width, height }: Pick<SectionGrid, 'cells
     if (score > bestScore) [best, bestScore] = [i, score];
   }
   return best;
-}
-
-/**
- * How much of what is pumped each cell gets, shares that add up to 1: every needle gives as much for each mm of its track, to the two
- * columns that it lies between.
- */
-export function needleShares(section: Section, grid: SectionGrid, spacingMm: number): Float64Array {
-  const shares = new Float64Array(grid.width * grid.height);
-  const { section: needles } = pumpMap({ section, lengthMm: spacingMm, spacingMm });
-  const { cellMm } = grid;
-  let total = 0;
-  for (const { xMm, entryYMm, tipYMm } of needles) {
-    // Needles are given with y up, rows run down.
-    const [from, to] = [Math.min(-entryYMm, -tipYMm), Math.max(-entryYMm, -tipYMm)];
-    const met = Array.from(grid.cells).flatMap((i): [number, number][] => {
-      const x = grid.leftMm + ((i % grid.width) + 0.5) * cellMm;
-      const top = grid.topMm + Math.floor(i / grid.width) * cellMm;
-      const beside = section.shape === 'slab' ? 1 : Math.max(0, 1 - Math.abs(xMm - x) / cellMm);
-      const along = Math.max(0, Math.min(to, top + cellMm) - Math.max(from, top));
-      return beside * along > 0 ? [[i, beside * along]] : [];
-    });
-    const sum = met.reduce((all, [, weight]) => all + weight, 0);
-    for (const [i, weight] of met) shares[i] = at(shares, i) + (weight / sum) * (to - from);
-    if (met.length > 0) total += to - from;
-  }
-  if (total <= 0) throw new InputError('injected.spacingMm', 'No needle meets the meat at that spacing.');
-  for (const i of grid.cells) shares[i] = at(shares, i) / total;
-  return shares;
 }

@@ -3,7 +3,8 @@ import { InputError } from '../inputError.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 import type { Section } from '../section/section.js';
 import { requireNumber, requireThing } from '../units/require.js';
-import { needleShares, sectionGrid, usualCellMm, type SectionGrid } from './sectionGrid.js';
+import { needleShares } from './needleShares.js';
+import { sectionGrid, usualCellMm, type SectionGrid } from './sectionGrid.js';
 import {
   MOST_HOURS,
   programHours,

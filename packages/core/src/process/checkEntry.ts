@@ -198,7 +198,8 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   if (early !== undefined && !written) {
     const from = state.steps.find((other) => other.spec.id === early.step)?.closing;
     const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * 86_400_000;
-    if (from && at < Date.parse(from.at) + Math.min(shortestMs, state.design.cureDays * 86_400_000) - 3_600_000)
+    // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
+    if (from && at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000)
       faults.push({ field: 'reason', message: early.say });
   }
   if (step.spec.cooling !== undefined && !written && closesStep(step.spec, values, reason) && coolingFails(record, step, draft, at)) {

@@ -113,6 +113,38 @@ describe('a plan that is changed on the way', () => {
     expect(state.steps.find((step) => step.spec.id === 'rack')?.dueAt).toBeLessThan(ms(4 + 24 * 10));
   });
 
+  test('a word of the Calendar never shortens what must lie between two jobs: where one slips, the next keeps its least', () => {
+    const dry = [
+      ...BEGUN,
+      done(4, 'pull', 340, { 'pulledG:A': 2650, firmness: 'firm', smell: 'fresh' }),
+      done(5, 'fry', 341, { taste: 'salty' }),
+      done(6, 'soak-in', 341.5, {}),
+    ];
+    // Raise the heat two and a half hours after the meat is on: the meat comes on three hours late.
+    const planned = replanned(7, { stepAt: { 'meat-on': at(360), raise: at(362.5), pellicle: at(350) } }, 342);
+    const due = (of: LogEntry[], now: number, id: string) =>
+      (replay(record(of), ms(now)).steps.find((step) => step.spec.id === id)?.dueAt ?? 0 - ms(0)) - ms(0);
+    const late = [...dry, planned, done(8, 'soak-out', 342.5, { taste: 'right' }), done(9, 'rack', 349, {})];
+    // On the rack at 349: four hours at least, whatever was planned.
+    expect(due(late, 349, 'pellicle')).toBe(353 * 3_600_000);
+    const on = [...late, done(10, 'pellicle', 355, { surface: 'tacky' }), done(11, 'light', 356, {}), done(12, 'meat-on', 363, { chamberC: 90, coreC: 5 })];
+    expect(due(on, 363, 'raise')).toBe(365.5 * 3_600_000);
+  });
+
+  test('a plan that was shortened on the way does not excuse a pull before the shortest days', () => {
+    const shortened = record([...BEGUN, replanned(4, { cureDays: 4 }, 5)]);
+    const pull: EntryDraft = {
+      id: 'p',
+      by: 'Juno',
+      at: at(101),
+      kind: 'done',
+      stepId: 'pull',
+      values: { 'pulledG:A': 2650, firmness: 'firm', smell: 'fresh' },
+    };
+    expect(checkEntry(shortened, pull, ms(101)).map(({ field }) => field)).toEqual(['reason']);
+    expect(checkEntry(shortened, { ...pull, reason: 'The crew leaves tomorrow' }, ms(101))).toEqual([]);
+  });
+
   test('planned minutes of soak are when it comes out', () => {
     const entries = [...BEGUN, done(4, 'pull', 340, { 'pulledG:A': 2650, firmness: 'firm', smell: 'fresh' }), done(5, 'fry', 341, { taste: 'salty' })];
     const out = (of: LogEntry[]) => replay(record(of), ms(342)).steps.find((step) => step.spec.id === 'soak-out')?.dueAt ?? 0;

@@ -25,13 +25,13 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
 }
 
 /** Jobs that are not there, or done, cannot be moved; nothing is moved a year away. */
-function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {}, cureDays }: DesignChanges): EntryFault[] {
+function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {} }: DesignChanges): EntryFault[] {
   for (const [id, at] of Object.entries(stepAt)) {
     const step = state.steps.find((candidate) => candidate.spec.id === id);
     if (step === undefined) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
     if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
     if (Math.abs(Date.parse(at) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
-    const limit = limitFault(record, state, step, Date.parse(at), (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])), cureDays);
+    const limit = limitFault(record, state, step, Date.parse(at), (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])));
     if (limit !== null) return [{ field: 'changes.stepAt', message: limit }];
   }
   return [];
@@ -48,7 +48,6 @@ function limitFault(
   { spec }: StepState,
   at: number,
   movedTo: (stepId: string) => number | null,
-  cureDays = design.cureDays,
 ): string | null {
   const anchor = steps.find((other) => other.spec.id === spec.after.step);
   if (anchor === undefined) return null;
@@ -56,7 +55,7 @@ function limitFault(
   const days = process.cureDays[design.school.kind];
   const [least, most] =
     spec.id === 'pull'
-      ? [Math.min(days.shortest, cureDays, design.cureDays) * 24, Math.max(days.longest, cureDays, design.cureDays) * 24]
+      ? [Math.min(days.shortest, design.cureDays) * 24, Math.max(days.longest, design.cureDays) * 24]
       : 'h' in spec.after
         ? [Math.min(spec.after.h, spec.stretch?.leastH ?? spec.after.h), Math.max(spec.after.h + spec.graceH, spec.stretch?.mostH ?? 0)]
         : [0, Infinity];

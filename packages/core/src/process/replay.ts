@@ -11,7 +11,7 @@ import { planSteps } from './planSteps.js';
 import type { Process } from './process.js';
 import type { Station } from './station.js';
 import type { StepSpec } from './step.js';
-import { plannedTimes, stepTimes, type StepFact } from './stepTimes.js';
+import { plannedTimes, stepTimes, type CalendarWord, type StepFact } from './stepTimes.js';
 
 /** A batch as it is kept: what was decided, the process it was made by, and what happened. */
 export interface BatchRecord {
@@ -94,8 +94,12 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const figures = batchFigures(design, facts);
   const startsAt = Date.parse(design.startsAt);
   const clock = end === undefined ? now : Date.parse(end.at);
-  const due = stepTimes(specs, startsAt, design.cureDays, stepFacts(specs, closings, standing), clock, design.stepAt);
-  const planned = plannedTimes(specs, startsAt, design.cureDays, design.stepAt);
+  const calendar: CalendarWord = {
+    ...(design.stepAt === undefined ? {} : { stepAt: design.stepAt }),
+    leastCureDays: Math.min(design.cureDays, process.cureDays[design.school.kind].shortest),
+  };
+  const due = stepTimes(specs, startsAt, design.cureDays, stepFacts(specs, closings, standing), clock, calendar);
+  const planned = plannedTimes(specs, startsAt, design.cureDays, calendar);
   const steps = withNext(
     specs.map((spec): StepState => {
       const closing = closings.get(spec.id) ?? null;

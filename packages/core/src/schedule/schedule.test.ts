@@ -1,11 +1,10 @@
 import fc from 'fast-check';
-import { addDays, instantOf, localDay, offsetMinutes } from './localTime.js';
 import { placeBatch } from './placeBatch.js';
 import { costOf, lookAtPlan, schedule } from './schedule.js';
 import type { Resource, SchedulableBatch, SchedulableStep } from './scheduleTypes.js';
-import { propagate, type Between } from './temporalNetwork.js';
 import { SLOT_MS, Timeline, type Times } from './timeline.js';
-import { workSpans, type WorkingHours } from './workingHours.js';
+import { usedOver } from './usedOver.js';
+import type { WorkingHours } from './workingHours.js';
 
 const NOW = '2026-10-05T06:00:00.000Z';
 const at = (hours: number) => new Date(Date.parse(NOW) + hours * 3_600_000).toISOString();
@@ -36,106 +35,6 @@ const batch = (id: string, more: Partial<SchedulableBatch> = {}, first: Partial<
     { resource: 'smoker', amount: 1, from: 'light', until: 'off', program: 'hot' },
   ],
   ...more,
-});
-
-describe('clocks of a place', () => {
-  test.each([
-    ['2026-03-08', 'America/Denver', 23],
-    ['2026-11-01', 'America/Denver', 25],
-    ['2027-03-28', 'Europe/Zurich', 23],
-    ['2026-10-05', 'Asia/Kolkata', 24],
-  ])('%s in %s has %d hours', (date, zone, length) => {
-    expect((instantOf(addDays(date, 1), 0, zone) - instantOf(date, 0, zone)) / 3_600_000).toBe(length);
-  });
-
-  test('a time that is left out is that much later, one that comes twice is the first', () => {
-    expect(new Date(instantOf('2026-03-08', 150, 'America/Denver')).toISOString()).toBe('2026-03-08T09:30:00.000Z');
-    expect(new Date(instantOf('2026-11-01', 90, 'America/Denver')).toISOString()).toBe('2026-11-01T07:30:00.000Z');
-  });
-
-  test('whatever the instant and the place: its clock leads back to it, but in the hour that comes twice', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: Date.parse('2026-01-01'), max: Date.parse('2030-01-01') }),
-        fc.constantFrom('America/Denver', 'Europe/Zurich', 'Asia/Kolkata', 'Australia/Lord_Howe', 'UTC'),
-        (ms, zone) => {
-          const instant = Math.floor(ms / 60_000) * 60_000;
-          const { date } = localDay(instant, zone);
-          const minute = (instant + offsetMinutes(instant, zone) * 60_000 - Date.parse(`${date}T00:00:00Z`)) / 60_000;
-          const back = instantOf(date, minute, zone);
-          expect(Math.abs(back - instant)).toBeLessThanOrEqual(3_600_000);
-          expect(back + offsetMinutes(back, zone) * 60_000).toBe(instant + offsetMinutes(instant, zone) * 60_000);
-        },
-      ),
-    );
-  });
-
-  test('a day’s work is from seven to six on the night when the clocks change, too; a day off has none', () => {
-    const ranch = { ...hours, timeZone: 'America/Denver', week: hours.week.map(() => [{ fromMin: 420, toMin: 1080 }]), daysOff: ['2026-11-02'] };
-    const spans = workSpans(ranch, Date.parse('2026-10-31T06:00:00Z'), Date.parse('2026-11-03T07:00:00Z'));
-    expect(spans.map((span) => new Date(span.from).toISOString())).toEqual(['2026-10-31T13:00:00.000Z', '2026-11-01T14:00:00.000Z']);
-    expect(spans.every((span) => span.to - span.from === 11 * 3_600_000)).toBe(true);
-  });
-
-  test('zones and spans that are none are refused', () => {
-    expect(() => instantOf('2026-10-05', 0, 'Mars/Olympus')).toThrow(/no time zone/);
-    expect(() => instantOf('soon', 0, 'UTC')).toThrow(/no date/);
-    expect(() => new Timeline([], { ...hours, week: hours.week.map(() => [{ fromMin: 900, toMin: 400 }]) }, Date.parse(NOW), Date.parse(NOW))).toThrow(
-      /ends before it begins/,
-    );
-  });
-});
-
-describe('windows', () => {
-  const chain: Between[] = [
-    { from: 0, to: 1, least: 10, most: 20, wish: 'comes on' },
-    { from: 1, to: 2, least: 30, most: 60, wish: 'cure' },
-    { from: 0, to: 2, least: -Infinity, most: 55, wish: 'table' },
-  ];
-  test('earliest and latest follow from all that is wished', () => {
-    const windows = propagate(3, chain);
-    expect(windows).toEqual({ earliest: [0, 10, 40], latest: [0, 20, 55] });
-  });
-
-  test('wishes that contradict each other are named, and none of them could stay out', () => {
-    const wish = fc.record({
-      from: fc.integer({ min: 0, max: 5 }),
-      to: fc.integer({ min: 0, max: 5 }),
-      least: fc.integer({ min: -40, max: 40 }),
-      wide: fc.integer({ min: 0, max: 30 }),
-    });
-    let met = 0;
-    fc.assert(
-      fc.property(fc.array(wish, { minLength: 2, maxLength: 14 }), (wishes) => {
-        const constraints = wishes.flatMap(({ from, to, least, wide }, i): Between[] =>
-          from === to ? [] : [{ from, to, least, most: least + wide, wish: `w${i}` }],
-        );
-        const answer = propagate(6, constraints);
-        if (!('conflict' in answer)) {
-          for (const { from, to, least, most } of constraints) {
-            const gap = (times: number[]) => (times[to] ?? 0) - (times[from] ?? 0);
-            // The earliest times of all together are a solution, where they are bound at all.
-            if (Number.isFinite(gap(answer.earliest))) expect(gap(answer.earliest)).toBeGreaterThanOrEqual(least - 1e-9);
-            if (Number.isFinite(gap(answer.earliest))) expect(gap(answer.earliest)).toBeLessThanOrEqual(most + 1e-9);
-          }
-          return;
-        }
-        met += 1;
-        const named = constraints.filter((constraint) => answer.conflict.includes(constraint.wish));
-        expect('conflict' in propagate(6, named)).toBe(true);
-        for (const left of named)
-          expect(
-            'conflict' in
-              propagate(
-                6,
-                named.filter((other) => other !== left),
-              ),
-          ).toBe(false);
-      }),
-      { numRuns: 400, seed: 7 },
-    );
-    expect(met).toBeGreaterThan(40);
-  });
 });
 
 /** Every rule of a plan, looked at again by other means: limits between jobs, nothing before now, the done left alone. */
@@ -348,6 +247,25 @@ describe('the whole house', () => {
     ['a store that is not there', () => schedule({ batches: [batch('a')], resources: [SMOKER], hours, now: NOW }), /There is no "fridge"/],
     ['no time', () => schedule({ batches: [], resources: [], hours, now: 'soon' }), /What time is it/],
   ])('%s is refused in a sentence', (_what, ask, said) => expect(ask).toThrow(said));
+
+  test('how full a store is over a time: what lies there before counts, what comes and goes does so at its hour', () => {
+    const one = batch('a');
+    const times = [-10, 62, 74, 80];
+    const steps = one.steps.map((s, i) => ({ ...s, plannedAt: at(times[i] ?? 0) }));
+    const use = usedOver({ batches: [{ ...one, steps }], resources: [FRIDGE, SMOKER] }, { from: Date.parse(at(0)), to: Date.parse(at(100)) });
+    const told = (id: string) => use.get(id)?.map((from) => [(from.at - Date.parse(NOW)) / 3_600_000, from.amount]);
+    expect(told('fridge')).toEqual([
+      [0, 15],
+      [74, 0],
+      [100, 0],
+    ]);
+    expect(told('smoker')).toEqual([
+      [0, 0],
+      [74, 1],
+      [80, 0],
+      [100, 0],
+    ]);
+  });
 
   test('a slot is a quarter of an hour', () => expect(SLOT_MS).toBe(900_000));
 });

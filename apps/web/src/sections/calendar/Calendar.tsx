@@ -1,11 +1,10 @@
-import { LATE_CHANGES, schedulable, type DesignChanges, type HousePlan, type Proposal, type ScheduleParams } from '@bunkhouse/core';
+import { schedulable, type HousePlan, type Proposal, type ScheduleParams } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { useHousePlan } from '../../data/housePlan';
 import { Choice } from '../../shell/Choice';
-import { useReplan } from '../../shell/useReplan';
 import { useNow } from '../../shell/useNow';
 import { useLook } from '../../workers/useSchedule';
 import { rowOf } from './bands';
@@ -98,25 +97,4 @@ function paramsOf(batches: readonly Batch[], plan: HousePlan, now: number): Sche
     hours: plan.hours,
     now: new Date(Math.floor(now / QUARTER_MS) * QUARTER_MS).toISOString(),
   };
-}
-
-/** Takes a proposal over into the plan of its batch. */
-export function useTakeOver(batch: Batch) {
-  const { replan, busy, fault } = useReplan(batch);
-  const take = (proposal: Proposal, why: string) => replan(changesOf(batch, proposal), why);
-  return { take, busy, fault };
-}
-
-const DAY_MS = 86_400_000;
-
-/** The moves as changes of a plan; where the pull moves, the days of cure follow it. */
-function changesOf({ state }: Batch, proposal: Proposal): DesignChanges {
-  const stepAt = Object.fromEntries(proposal.moves.map((move) => [move.step, move.at]));
-  const meatIn = state.steps.find((step) => step.spec.id === 'meat-in');
-  const inAt = stepAt['meat-in'] ?? (meatIn === undefined ? undefined : new Date(meatIn.dueAt).toISOString());
-  const pull = stepAt.pull;
-  if (pull === undefined || inAt === undefined || !LATE_CHANGES.includes('cureDays')) return { stepAt };
-  const days = (Date.parse(pull) - Date.parse(meatIn?.closing?.at ?? inAt)) / DAY_MS;
-  const kept = Object.fromEntries(Object.entries(stepAt).filter(([id]) => !id.startsWith('turn-')));
-  return { stepAt: kept, cureDays: Math.min(60, Math.max(1, Math.round(days * 10) / 10)) };
 }

@@ -1,7 +1,7 @@
-import { clashKey, type Clash, type HousePlan, type Proposal, type Schedule } from '@bunkhouse/core';
+import { clashKey, movedPlan, type Clash, type HousePlan, type Proposal, type Schedule } from '@bunkhouse/core';
 import { useState } from 'react';
 import { Glyph } from '../../shell/glyphs';
-import { useTakeOver } from './Calendar';
+import { useReplan } from '../../shell/useReplan';
 import type { Row } from './bands';
 import { clashWords, proposalWords } from './words';
 
@@ -96,7 +96,7 @@ function ClashStrip({
 }
 
 function ProposalLine({ row, proposal, shown, onPreview }: { row: Row; proposal: Proposal; shown: boolean; onPreview: (proposal: Proposal | null) => void }) {
-  const { take, busy, fault } = useTakeOver(row.batch);
+  const { replan, busy, fault } = useReplan(row.batch);
   const { title, price } = proposalWords(proposal, row.code, (step) => row.jobs.find((job) => job.id === step)?.title ?? step);
   return (
     <div className="proposal">
@@ -109,7 +109,8 @@ function ProposalLine({ row, proposal, shown, onPreview }: { row: Row; proposal:
         className="btn"
         aria-disabled={busy}
         onClick={() => {
-          void take(proposal, price).then(() => onPreview(null));
+          const moves = Object.fromEntries(proposal.moves.map((move) => [move.step, move.at]));
+          void replan(movedPlan(row.batch.state, moves), price).then(() => onPreview(null));
         }}
       >
         {busy ? 'Moving...' : title}

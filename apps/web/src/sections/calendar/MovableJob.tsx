@@ -1,3 +1,4 @@
+import { movedPlan } from '@bunkhouse/core';
 import type { ScaleTime } from 'd3-scale';
 import dayjs from 'dayjs';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
@@ -36,7 +37,7 @@ export function MovableJob({
     const when = Math.max(now, Math.round(to / QUARTER_MS) * QUARTER_MS);
     setTo(null);
     if (Math.abs(when - job.at) < QUARTER_MS) return;
-    void replan({ stepAt: { [job.id]: new Date(when).toISOString() } }, `${job.title} to ${dayjs(when).format('ddd D, HH:mm')}`);
+    void replan(movedPlan(row.batch.state, { [job.id]: new Date(when).toISOString() }), `${job.title} to ${dayjs(when).format('ddd D, HH:mm')}`);
   };
   if (job.done || small) return <path d={`M${x(job.at)} ${y + (small ? 12 : 9)}v${small ? 3 : 6}`} className={`tick${job.done ? ' done' : ''}`} />;
   const onPointer = (event: PointerEvent<SVGGElement>) => {

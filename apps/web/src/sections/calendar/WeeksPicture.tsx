@@ -1,4 +1,4 @@
-import { propagatedUse, workSpans, type HousePlan, type Proposal, type Resource, type Schedule, type ScheduleParams } from '@bunkhouse/core';
+import { usedOver, workSpans, type HousePlan, type Proposal, type Resource, type Schedule, type ScheduleParams } from '@bunkhouse/core';
 import { scaleTime } from 'd3-scale';
 import dayjs from 'dayjs';
 import { useMemo } from 'react';
@@ -44,7 +44,7 @@ export function WeeksPicture({
   const x = useMemo(() => scaleTime([from, to], [LABELS, width]), [from, to, width]);
   const place = (at: number) => Math.min(width, Math.max(LABELS, x(at)));
   const work = useMemo(() => workSpans(plan.hours, from, to), [plan.hours, from, to]);
-  const uses = useMemo(() => propagatedUse(params, { from, to }), [params, from, to]);
+  const uses = useMemo(() => usedOver(params, { from, to }), [params, from, to]);
   const lanes = HEAD + rows.length * ROW;
   const height = lanes + plan.resources.length * LANE + 4;
   const clashing = new Set(

@@ -9,10 +9,9 @@ import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
 import { TableHead } from '../../instruments/TableHead';
+import { VERDICT_WORDS } from '../../shell/tradeWords';
 
 const TEN_BILLIONTHS = 1e10;
-const VERDICT_WORDS = { bland: 'bland', right: 'right', salty: 'salty', 'too-salty': 'too salty' } as const;
-
 /** What the house has learnt from its own batches, from which of them, and the way to leave one out. */
 export function Learnt() {
   const learnt = useLearnt();

@@ -9,6 +9,7 @@ import { digits } from '../../../shell/quantities';
 import { clockTime } from '../../../shell/times';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
 import { useReplan } from '../../../shell/useReplan';
+import { VERDICT_WORDS } from '../../../shell/tradeWords';
 
 /** Changes of the water in a day. */
 const CHANGES = [0, 1, 3, 7, 23] as const;
@@ -144,8 +145,6 @@ export function SoakPanel({
     </section>
   );
 }
-
-const VERDICT_WORDS = { bland: 'bland', right: 'right', salty: 'salty', 'too-salty': 'too salty' } as const;
 
 /** What was said of slices of this batch, with the salt that the model gives each. */
 function tastedHere({ state }: Batch, course: CureCourse, answer: SectionAnswer): Tasted[] {

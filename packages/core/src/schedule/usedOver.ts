@@ -7,10 +7,7 @@ export interface UseFrom {
 }
 
 /** How full everything is over a time, as the plans stand: steps in order of time, the first at its beginning, the last at its end. */
-export function propagatedUse(
-  { batches, resources }: Pick<ScheduleParams, 'batches' | 'resources'>,
-  time: { from: number; to: number },
-): Map<string, UseFrom[]> {
+export function usedOver({ batches, resources }: Pick<ScheduleParams, 'batches' | 'resources'>, time: { from: number; to: number }): Map<string, UseFrom[]> {
   return new Map(
     resources.map(({ id }): [string, UseFrom[]] => {
       const changes = batches.flatMap((batch) => {
