@@ -21,13 +21,16 @@ const ROOMS = [
   'pump',
   'diffusion',
   'safety',
+  'heat',
   'schedule',
   'recipe',
   'bench',
   'process',
+  'pit',
   'course',
   'learnt',
   'calendar',
+  'formats',
 ];
 const coreRooms = ROOMS.map((room, i) =>
   closed(
@@ -39,7 +42,7 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt', 'calendar'];
+const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt', 'calendar', 'pit', 'readings'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },

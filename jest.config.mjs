@@ -28,6 +28,7 @@ export default {
   projects: [
     project('core', 'packages/core'),
     project('api', 'packages/api'),
+    project('devices', 'apps/devices'),
     project('demo', 'demo'),
     project('server', 'apps/server'),
     project('web', 'apps/web'),

@@ -73,7 +73,7 @@ test('what if: compared as pale curves, a day more is taken over with one tap an
   await what.getByRole('button', { name: 'Take it into the plan' }).click();
   await expect(page.getByText('day 5.0 of 10')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Log' })).toContainText('New plan');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('day 5.0 of 9')).toBeVisible();
 
   await what.getByRole('button', { name: /^Pump it: \d days$/ }).click();

@@ -19,7 +19,8 @@ async function picture(name, path, { width = 1280, height = 800, scheme = 'light
 }
 
 const live = await (await fetch(`${base}/api/batches`)).json();
-const at = (product, stepId) => `/batches/${live.find((batch) => batch.design.product === product && batch.entries.at(-1)?.stepId === stepId).id}`;
+const lastStep = (batch) => batch.entries.findLast((entry) => entry.stepId !== undefined)?.stepId ?? '';
+const at = (product, stepId) => `/batches/${live.find((batch) => batch.design.product === product && lastStep(batch) === stepId).id}`;
 const curing = at('ham-bone-in', 'turn-4');
 
 await picture('today', '/');
@@ -28,17 +29,18 @@ await picture('new-batch', '/new');
 await picture('batch-cure', curing);
 await picture('batch-cure-night', curing, { scheme: 'dark' });
 await picture('batch-mixing', at('canadian-bacon', 'weigh'));
-await picture('batch-chill', at('canadian-bacon', 'into-cold'));
+await picture('batch-chill', at('canadian-bacon', 'into-cold'), {
+  before: async (page) => {
+    await page.getByRole('img', { name: /^Core since/ }).waitFor({ timeout: 30_000 });
+    await page.getByRole('region', { name: 'Chill', exact: true }).evaluate((panel) => panel.scrollIntoView());
+  },
+});
 const inside = (name) => async (page) => {
   await page.getByRole('img', { name: /^Section at day/ }).waitFor({ timeout: 30_000 });
   await page.getByRole('button', { name, exact: true }).click();
   await page.getByRole('region', { name: 'The cure inside the meat' }).evaluate((panel) => panel.scrollIntoView());
 };
 await picture('section', curing, { before: inside('Salt') });
-await picture('section-night', `/batches/${live.find((batch) => batch.design.product === 'pastrami' && batch.entries.at(-1)?.stepId.startsWith('turn')).id}`, {
-  scheme: 'dark',
-  before: inside('Nitrite'),
-});
 await picture('section-pull', curing, {
   height: 1000,
   before: async (page) => {
@@ -56,7 +58,7 @@ await picture('soak', at('canadian-bacon', 'soak-in'), {
   },
 });
 await picture('learnt', '/learnt', { before: (page) => page.getByRole('region', { name: /^How fast/ }).waitFor() });
-await picture('calendar', '/calendar', { before: (page) => page.getByRole('region', { name: 'Clashes' }).waitFor({ timeout: 30_000 }) });
+await picture('calendar', '/calendar', { height: 1200, before: (page) => page.getByRole('region', { name: 'Clashes' }).waitFor({ timeout: 30_000 }) });
 const spoons = new URLSearchParams({
   product: 'canadian-bacon',
   door: 'have',
@@ -70,7 +72,10 @@ const ham = 'product=ham-bone-in&greenG=7800&waterG=16000&tub=round&tubLengthMm=
 await picture('bench', '/bench');
 await picture('bench-audit', `/bench?${spoons.toString()}`);
 await picture('bench-ham', `/bench?${ham}`, { height: 1100, before: (page) => page.getByRole('region', { name: 'Hot and ice' }).scrollIntoViewIfNeeded() });
-await picture('bench-phone', `/bench?${spoons.toString()}`, { width: 390, height: 844, before: (page) => page.locator('.bench-peek').click() });
+// The forecast comes from a worker, after the rest.
+const forecast = (page) => page.getByText(/^\d\d:\d\d to \d\d:\d\d$/).waitFor({ timeout: 30_000 });
+await picture('pit', '/pit', { before: forecast });
+await picture('pit-phone', '/pit', { width: 390, height: 844, scheme: 'dark', before: forecast });
 await picture('ledger', '/ledger');
 await picture('guide', '/guide');
 await browser.close();

@@ -63,7 +63,7 @@ export const CHROMIUM = '/usr/bin/chromium';
 
 export const setUpChromium = () => setUpDebian('Chromium', () => existsSync(CHROMIUM), ['chromium', 'fonts-liberation']);
 
-const SERVER_SOURCES = ['package-lock.json', 'tsconfig.base.json', 'tsconfig.build.json', 'packages', 'demo', 'apps/server'];
+const SERVER_SOURCES = ['package-lock.json', 'tsconfig.base.json', 'tsconfig.build.json', 'packages', 'demo', 'apps/devices', 'apps/server'];
 const WEB_SOURCES = ['package-lock.json', 'tsconfig.base.json', 'packages', 'apps/web'];
 
 /** Builds what changed since the last build. */
@@ -92,5 +92,6 @@ async function buildPart(name, sources, results, work) {
 /** tsc believes its own notes of what it built: without the results they are wrong. */
 function forgetIncremental(name) {
   if (name !== 'server') return;
-  for (const part of ['packages/core', 'packages/api', 'demo', 'apps/server']) rmSync(join(ROOT, part, 'dist'), { recursive: true, force: true });
+  for (const part of ['packages/core', 'packages/api', 'apps/devices', 'demo', 'apps/server'])
+    rmSync(join(ROOT, part, 'dist'), { recursive: true, force: true });
 }

@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:http';
 import { join } from 'node:path';
@@ -37,6 +38,9 @@ try {
   });
   stops.push(() => ended(server.child));
   server.child.on('exit', () => stop(1));
+  // Simulated devices: clients of the open door like any other. Without them the house goes on.
+  const devices = spawn(process.execPath, [join(ROOT, 'apps/devices/dist/run.js'), `http://127.0.0.1:${port}`], { stdio: 'ignore' });
+  stops.push(() => ended(devices));
   console.log(`\n${server.said}\nCtrl-C stops it.`);
 } catch (error) {
   await Promise.all(stops.map((work) => work()));

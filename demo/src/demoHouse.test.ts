@@ -7,7 +7,7 @@ import { processFor } from '@bunkhouse/core';
 import { toDesign } from '@bunkhouse/api';
 
 // Mornings, nights, and the night when the clocks change.
-describe.each(['2026-11-23T06:05:00', '2026-11-23T14:20:00', '2027-03-28T02:30:00', '2028-02-29T23:59:00'])('the made-up house on %s', (today) => {
+describe.each(['2026-11-23T06:05:00', '2027-03-28T02:30:00', '2028-02-29T23:59:00'])('the made-up house on %s', (today) => {
   const now = Date.parse(today);
   const house = demoHouse(now);
   const states = house.batches.map(({ request, entries }) =>
@@ -42,15 +42,16 @@ describe.each(['2026-11-23T06:05:00', '2026-11-23T14:20:00', '2027-03-28T02:30:0
   });
 });
 
+const afternoon = demoHouse(Date.parse('2026-11-23T14:20:00'));
+
 test('the same instant gives the same house, down to the ids', () => {
-  const now = Date.parse('2026-11-23T14:20:00');
-  expect(demoHouse(now)).toEqual(demoHouse(now));
+  expect(demoHouse(Date.parse('2026-11-23T14:20:00'))).toEqual(afternoon);
   expect(idFrom('a')).not.toBe(idFrom('b'));
   expect(idFrom('a')).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
 });
 
 test('an entry that a real cook could not write is not written for the demo either', () => {
-  const [first] = demoHouse(Date.parse('2026-11-23T14:20:00')).batches;
+  const [first] = afternoon.batches;
   if (first === undefined) throw new Error('no batches');
   const { request } = first;
   expect(() =>

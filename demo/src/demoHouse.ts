@@ -1,17 +1,50 @@
-import { usualRequest, type BatchRequest } from '@bunkhouse/api';
-import { processFor, replay, usualWaterG, type School } from '@bunkhouse/core';
+import { usualRequest, type BatchRequest, type LogEntryRequest } from '@bunkhouse/api';
+import { processFor, replay, usualHousePlan, usualWaterG, type HousePlan, type School } from '@bunkhouse/core';
 import { playBatch, type PlayedBatch } from './playBatch.js';
+import { planHouse } from './planHouse.js';
 import { idFrom } from './random.js';
+
+/** A simulated device of the house. */
+export interface DemoDevice {
+  id: string;
+  name: string;
+  kind: 'thermometer' | 'refrigerator';
+  /** the refrigerator that a logger hangs in */
+  store?: string;
+  channels: { channel: number; name: string }[];
+}
 
 export interface DemoHouse {
   name: string;
   cooks: readonly string[];
+  plan: HousePlan;
+  devices: readonly DemoDevice[];
   batches: PlayedBatch[];
 }
 
 export const DEMO_NAME = 'Tamarack Fork';
 
 const COOKS = ['Wren', 'Juno', 'Abel'] as const;
+
+const THERMOMETER: DemoDevice = {
+  id: idFrom('four-channel thermometer'),
+  name: 'Four-channel thermometer',
+  kind: 'thermometer',
+  channels: [
+    { channel: 1, name: 'Grate' },
+    { channel: 2, name: 'Core, thick end' },
+    { channel: 3, name: 'Core, thin end' },
+    { channel: 4, name: 'Spare' },
+  ],
+};
+
+const LOGGER: DemoDevice = {
+  id: idFrom('refrigerator logger'),
+  name: 'Cold room logger',
+  kind: 'refrigerator',
+  store: 'refrigerator',
+  channels: [{ channel: 1, name: 'Air, middle shelf' }],
+};
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -25,6 +58,10 @@ interface Wanted {
   greenG: number[];
   /** the step that is next, and how many minutes from now it falls due */
   next?: { step: string; inMin: number };
+  /** which of the smokers, where it is not the large one */
+  smoker?: string;
+  /** the fire is tended; and the thermometer hangs in it */
+  watched?: 'tended' | 'probed';
   /** thicker and shorter than usual, to see how far the cure comes */
   trial?: { thicknessMm: number; cureDays: number };
   /** or: days ago that it was started, at seven in the morning, and worked on ever since */
@@ -34,9 +71,9 @@ interface Wanted {
 /** On the rail: a batch at every station, one job due, one overdue. */
 const LIVE: readonly Wanted[] = [
   { name: 'chill', product: 'canadian-bacon', greenG: [2840], next: { step: 'gate-first', inMin: -31 } },
-  { name: 'pack', product: 'pastrami', greenG: [4370], next: { step: 'pack', inMin: 400 } },
-  { name: 'cook', product: 'ham-bone-in', greenG: [7180], next: { step: 'core', inMin: 35 } },
-  { name: 'smoke', product: 'pastrami', greenG: [3920], next: { step: 'raise', inMin: 72 } },
+  { name: 'pack', product: 'pastrami', greenG: [4370], next: { step: 'freezer', inMin: 400 } },
+  { name: 'cook', product: 'ham-bone-in', greenG: [7180], watched: 'probed', next: { step: 'core', inMin: 35 } },
+  { name: 'smoke', product: 'pastrami', greenG: [3920], smoker: 'small-smoker', next: { step: 'raise', inMin: 72 }, watched: 'tended' },
   { name: 'dry', product: 'ham-bone-in', greenG: [6840], next: { step: 'pellicle', inMin: 310 } },
   { name: 'soak', product: 'canadian-bacon', school: 'pumpAndCover', greenG: [2310], next: { step: 'soak-out', inMin: 22 } },
   { name: 'cure-due', product: 'ham-bone-in', greenG: [7760], next: { step: 'turn-5', inMin: -12 } },
@@ -61,10 +98,30 @@ function finished(): Wanted[] {
 }
 
 /** Tamarack Fork, a made-up cook-house, as it stands at an instant. The same instant gives the same house. */
-export function demoHouse(now: number): DemoHouse {
-  const wanted = [...finished(), ...LIVE];
-  const batches = wanted.map((batch, i) => play(batch, now, i + 1)).sort((a, b) => a.request.startsAt.localeCompare(b.request.startsAt));
-  return { name: DEMO_NAME, cooks: COOKS, batches };
+export function demoHouse(now: number, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone): DemoHouse {
+  const plan = demoPlan(timeZone);
+  const ended = finished().map((batch, i) => play(batch, now, i + 1));
+  const live = LIVE.map((batch, i) => {
+    const played = play(batch, now, ended.length + i + 1);
+    return batch.watched === undefined ? played : tended(played, now, batch.watched === 'probed');
+  });
+  const planned = planHouse(live, plan, now, COOKS[0]);
+  const batches = [...ended, ...planned].sort((a, b) => a.request.startsAt.localeCompare(b.request.startsAt));
+  return { name: DEMO_NAME, cooks: COOKS, plan, devices: [THERMOMETER, LOGGER], batches };
+}
+
+/** What the usual house has, a colder drawer, a small smoker for trials, and tubs. */
+function demoPlan(timeZone: string): HousePlan {
+  const { hours, resources } = usualHousePlan(timeZone);
+  return {
+    hours,
+    resources: [
+      ...resources,
+      { id: 'reach-in', name: 'Reach-in', kind: 'refrigerator', capacity: 45 },
+      { id: 'small-smoker', name: 'Small smoker', kind: 'smoker', capacity: 2 },
+      { id: 'tubs', name: 'Tubs', kind: 'tub', capacity: 6 },
+    ],
+  };
 }
 
 function play(wanted: Wanted, now: number, seed: number): PlayedBatch {
@@ -105,5 +162,42 @@ function request(wanted: Wanted, startsAt: number): BatchRequest {
     ),
     ...(trial === undefined ? {} : { cureDays: trial.cureDays }),
     waterG: usualWaterG(wanted.product, greenG),
+    ...(wanted.smoker === undefined ? {} : { stores: { smoke: wanted.smoker } }),
   };
+}
+
+/** Fuel and spritz as a cook taps them, so many minutes apart. */
+const TENDED = [
+  { act: 'fuel', everyMin: 52 },
+  { act: 'spritz', everyMin: 47 },
+] as const;
+const TENDED_UNTIL_MIN = 20;
+
+/** The batch with its fire tended since the meat went on, and, where it is probed, its thermometer hung. */
+function tended(played: PlayedBatch, now: number, isProbed: boolean): PlayedBatch {
+  const on = played.entries.find((entry) => entry.stepId === 'meat-on');
+  if (on === undefined) return played;
+  const onMs = Date.parse(on.at);
+  const own = (n: number, at: number, event: NonNullable<LogEntryRequest['event']>): LogEntryRequest => ({
+    id: idFrom(`${played.request.id} pit ${n}`),
+    kind: 'pit',
+    event,
+    at: new Date(at).toISOString(),
+    by: on.by,
+  });
+  const { id } = THERMOMETER;
+  const hung = own(0, onMs + 60_000, {
+    act: 'probes',
+    probes: [
+      { device: id, channel: 1, reads: 'chamber' },
+      { device: id, channel: 2, reads: 'A' },
+    ],
+  });
+  const taps = TENDED.flatMap(({ act, everyMin }, k) =>
+    Array.from({ length: Math.floor((now - TENDED_UNTIL_MIN * 60_000 - onMs) / (everyMin * 60_000)) }, (_, i) =>
+      own(100 * (k + 1) + i, onMs + (i + 1) * everyMin * 60_000, { act }),
+    ),
+  );
+  const entries = [...played.entries, ...(isProbed ? [hung] : []), ...taps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  return { ...played, entries };
 }

@@ -1,19 +1,28 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
+import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { BatchesController } from './batches/batchesController.js';
 import { BatchesService } from './batches/batchesService.js';
+import { CalendarController } from './calendar/calendarController.js';
+import { CalendarService } from './calendar/calendarService.js';
 import { Clock } from './clock.js';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { HealthController } from './health/healthController.js';
 import { HousePlanController } from './house/housePlanController.js';
+import { HousePlanService } from './house/housePlanService.js';
 import { HouseController } from './house/houseController.js';
 import { LearntController } from './learnt/learntController.js';
 import { LearntService } from './learnt/learntService.js';
 import { LedgerController } from './ledger/ledgerController.js';
 import { LedgerService } from './ledger/ledgerService.js';
 import { LogService } from './log/logService.js';
+import { DEVICE_POSTS } from './readings/deviceThrottle.js';
+import { DevicesService } from './readings/devicesService.js';
+import { ReadingsController } from './readings/readingsController.js';
+import { ReadingsService } from './readings/readingsService.js';
+import { ReadingsStream } from './readings/readingsStream.js';
 import type { Settings } from './settings.js';
 
 const HASHED_FILE = /[\\/]assets[\\/]/;
@@ -36,10 +45,32 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...dataSourceOptions(settings.databaseUrl), retryAttempts: 5, retryDelay: 500 }),
+        ThrottlerModule.forRoot([DEVICE_POSTS]),
         ...(settings.webRoot === null ? [] : [webApp(settings.webRoot)]),
       ],
-      controllers: [BatchesController, LearntController, LedgerController, HouseController, HousePlanController, HealthController],
-      providers: [Clock, BatchesService, LogService, LedgerService, LearntService, DemoHouse],
+      controllers: [
+        BatchesController,
+        LearntController,
+        LedgerController,
+        HouseController,
+        HousePlanController,
+        CalendarController,
+        ReadingsController,
+        HealthController,
+      ],
+      providers: [
+        Clock,
+        BatchesService,
+        LogService,
+        LedgerService,
+        LearntService,
+        HousePlanService,
+        CalendarService,
+        DevicesService,
+        ReadingsService,
+        ReadingsStream,
+        DemoHouse,
+      ],
     };
   }
 }

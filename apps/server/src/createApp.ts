@@ -19,7 +19,8 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     abortOnError: false,
   });
   app.use(securityHeaders());
-  app.use(compression());
+  // A stream of events goes out word by word: packed it would wait for the next.
+  app.use(compression({ filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
   app.useBodyParser('json', { limit: '256kb' });
   app.use(storableText);
   app.useGlobalFilters(new PlainErrorFilter());

@@ -1,3 +1,4 @@
+import { ALARM_MINUTES, DEVICE_KINDS, MOST_POSTED } from '@bunkhouse/api';
 import { MOST_PIECES, VERDICTS } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
@@ -33,7 +34,7 @@ const RESPONSES: Record<string, Schema> = {
     ...object({
       id: { type: 'string', format: 'uuid' },
       seq: { type: 'integer' },
-      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'note'] },
+      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'note'] },
       by: text,
       at: instant,
       recordedAt: instant,
@@ -93,8 +94,54 @@ RESPONSES.HousePlan = object({
   }),
   resources: {
     type: 'array',
-    items: object({ id: text, name: text, kind: { type: 'string', enum: ['refrigerator', 'smoker', 'tub'] }, capacity: number('L, racks or tubs') }),
+    items: object(
+      {
+        id: text,
+        name: text,
+        kind: { type: 'string', enum: ['refrigerator', 'smoker', 'tub'] },
+        capacity: number('L, racks or tubs'),
+        closed: { type: 'array', description: 'when it is out of order', items: object({ from: instant, to: instant, why: text }) },
+      },
+      ['closed'],
+    ),
   },
+});
+const reading = object({ at: instant, C: number('°C') });
+const list = (schema: Schema): Schema => ({ type: 'array', items: schema });
+RESPONSES.DeviceResponse = object({
+  id: { type: 'string', format: 'uuid' },
+  name: text,
+  kind: { type: 'string', enum: [...DEVICE_KINDS] },
+  channels: list(object({ channel: { type: 'integer' }, name: text, last: orNull(reading) })),
+  store: orNull({ type: 'string', description: 'the refrigerator that a logger hangs in, by its id in the plan of the house' }),
+  weight: orNull(object({ g: number('g'), stable: { type: 'boolean', description: 'false while it still settled' }, at: instant })),
+  simulated: { type: 'boolean', description: 'nobody measured what it reads' },
+  createdBy: text,
+  createdAt: instant,
+  heardAt: orNull(instant),
+});
+RESPONSES.DeviceTokenResponse = object({ device: { $ref: '#/components/schemas/DeviceResponse' }, token: { type: 'string', description: 'shown once' } });
+RESPONSES.TakenResponse = object({
+  taken: { type: 'integer' },
+  known: { type: 'integer', description: 'were there already, with the same temperature' },
+  refused: list(object({ line: { type: 'integer', description: 'place in the list, from 0' }, reason: text })),
+});
+RESPONSES.SeriesResponse = object({
+  everyS: number('length of a step, s'),
+  channels: list(
+    object({
+      device: { type: 'string', format: 'uuid' },
+      channel: { type: 'integer' },
+      at: list(number('ms since 1970: mean time of the step')),
+      C: list(number('mean, °C')),
+      low: list(number('°C')),
+      high: list(number('°C')),
+    }),
+  ),
+});
+RESPONSES.CalendarFeedResponse = object({
+  path: orNull({ type: 'string', description: 'the secret address on this server' }),
+  alarmMin: orNull({ type: 'integer', description: 'minutes before a job at which a telephone rings' }),
 });
 RESPONSES.LearntResponse = object({
   diffusivity: object({
@@ -130,6 +177,7 @@ export function describeApi(app: INestApplication): OpenAPIObject {
     .setTitle('Bunkhouse')
     .setDescription('Wet-cured meat from raw cut to record. Weights in g, temperatures in °C, times as ISO instants.')
     .setVersion(VERSION)
+    .addBearerAuth({ type: 'http', scheme: 'bearer', description: 'the token of a device' })
     .build();
   const document = SwaggerModule.createDocument(app, config);
   const requests = validationMetadatasToSchemas({ refPointerPrefix: '#/components/schemas/' }) as Record<string, Schema>;
@@ -140,6 +188,20 @@ export function describeApi(app: INestApplication): OpenAPIObject {
   const planRequest = requests.HousePlanRequest as { properties: Record<string, Schema> };
   planRequest.properties.week = { type: 'array', items: { $ref: '#/components/schemas/DayRequest' }, minItems: 7, maxItems: 7 };
   planRequest.properties.resources = { type: 'array', items: { $ref: '#/components/schemas/ResourceRequest' }, maxItems: 40 };
+  const storeRequest = requests.ResourceRequest as { properties: Record<string, Schema> };
+  storeRequest.properties.closed = { type: 'array', items: { $ref: '#/components/schemas/ClosedRequest' }, maxItems: 20 };
+  const feedRequest = requests.CalendarFeedRequest as { properties: Record<string, Schema> };
+  feedRequest.properties.alarmMin = { type: 'integer', enum: [...ALARM_MINUTES, null], nullable: true };
+  const deviceRequest = requests.DeviceRequest as { properties: Record<string, Schema> };
+  deviceRequest.properties.channels = { type: 'array', items: { $ref: '#/components/schemas/ChannelRequest' }, minItems: 1, maxItems: 64 };
+  for (const name of ['ReadingsRequest', 'BroughtReadingsRequest']) {
+    const readingsRequest = requests[name] as { properties: Record<string, Schema> };
+    readingsRequest.properties.readings = {
+      type: 'array',
+      maxItems: MOST_POSTED,
+      items: { type: 'object', properties: { channel: { type: 'integer' }, at: instant, C: number('°C; or F, °F') }, required: ['channel', 'at'] },
+    };
+  }
   batchRequest.properties.diffusivity = { $ref: '#/components/schemas/DiffusivityRequest' };
   batchRequest.properties.cure = { $ref: '#/components/schemas/CureRequest' };
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };

@@ -108,6 +108,8 @@ describe('batches', () => {
     [{ pieces: [null] }, 'pieces.0', /described/],
     [{ waterG: 300, saltPercent: 6 }, 'saltPercent', /holds at most/],
     [{ startsAt: '2062-01-01T00:00:00Z' }, 'startsAt', /more than a year away/],
+    [{ readyBy: '2020-01-01T00:00:00Z' }, 'startsAt', /a time that is past/],
+    [{ stores: { cure: 'No store; at all' } }, 'changes.stores', /no such store/],
     [{ price: 5 }, 'price', /not asked for/],
   ])('%j is refused at %s', async (wrong, field, message) => {
     const answer = await http()
@@ -303,13 +305,25 @@ describe('the house', () => {
     expect(Object.keys(document.paths).sort()).toEqual([
       '/api/batches',
       '/api/batches/{id}',
+      '/api/batches/{id}/calendar.ics',
       '/api/batches/{id}/log',
+      '/api/calendar/bunkhouse.ics',
+      '/api/calendar/feed',
+      '/api/devices',
+      '/api/devices/{id}/end',
+      '/api/devices/{id}/readings',
+      '/api/devices/{id}/token',
+      '/api/feeds/{secret}/bunkhouse.ics',
       '/api/health',
       '/api/house',
       '/api/house/plan',
       '/api/learnt',
       '/api/learnt/left-out',
       '/api/ledger',
+      '/api/readings',
+      '/api/readings.csv',
+      '/api/readings/stream',
+      '/api/weights',
     ]);
     expect(document.components.schemas.BatchRequest?.properties?.saltPercent?.maximum).toBe(8);
     const refs = [...JSON.stringify(document).matchAll(/"#\/components\/schemas\/(\w+)"/g)].map(([, name]) => name ?? '');

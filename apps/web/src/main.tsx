@@ -6,6 +6,8 @@ import '@fontsource/barlow-condensed/latin-600.css';
 import './shell/tokens.css';
 import './shell/look.css';
 import './shell/bench.css';
+import './shell/calendar.css';
+import './shell/pit.css';
 import { ThemeProvider } from '@mui/material/styles';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

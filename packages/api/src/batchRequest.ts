@@ -1,16 +1,4 @@
-import {
-  CURE_1,
-  houseRules,
-  MOST_PIECES,
-  PLANNED_PRODUCTS,
-  requireInstants,
-  RULE_SETS,
-  SCHOOLS,
-  type BatchDesign,
-  type RuleSet,
-  type School,
-  type Section,
-} from '@bunkhouse/core';
+import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type School } from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
 import {
@@ -218,6 +206,11 @@ export class BatchRequest {
   @IsObject({ message: 'Planned jobs are given by their step.' })
   stepAt?: Record<string, string>;
 
+  /** the stores of the house that it is planned for, by what is held: see `HoldName` of the core */
+  @IsOptional()
+  @IsObject({ message: 'Stores are given by what is held in them.' })
+  stores?: Record<string, string>;
+
   /** what the cure is modelled with; the handbook's when not given */
   @IsOptional()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(DiffusivityRequest, value) : value))
@@ -272,72 +265,4 @@ export class BatchRequest {
   @MinLength(1, { message: 'Who starts it? A name is missing.' })
   @IsString({ message: 'Who starts it? A name is missing.' })
   by: string;
-}
-
-const PIECE_CODES = 'ABCDEFGHIJKL';
-
-/** Whose limits hold for a request; the house’s own count as nothing while they are missing. */
-export const requestRules = ({ ruleSet, houseLimit = 0, houseFloor = 0 }: Pick<BatchRequest, 'ruleSet' | 'houseLimit' | 'houseFloor'>): RuleSet =>
-  ruleSet === 'house' ? houseRules({ houseLimit, houseFloor }) : RULE_SETS[ruleSet];
-
-/** The design that a checked request asks for. */
-export function toDesign(request: BatchRequest): BatchDesign {
-  return {
-    product: request.product,
-    pieces: request.pieces.map((piece, i) => ({
-      code: PIECE_CODES[i] ?? String(i + 1),
-      greenG: piece.greenG,
-      lengthMm: piece.lengthMm,
-      section: toSection(piece),
-    })),
-    school: toSchool(request),
-    saltPercent: request.saltPercent,
-    sugarPercent: request.sugarPercent,
-    nitritePpm: request.nitritePpm,
-    cure: request.cure === undefined ? CURE_1 : { ...request.cure },
-    ruleSet: request.ruleSet,
-    ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
-    cureDays: request.cureDays,
-    ...(request.coldC === undefined ? {} : { coldC: request.coldC }),
-    ...(request.readyBy === undefined ? {} : { readyBy: new Date(request.readyBy).toISOString() }),
-    ...(request.stepAt === undefined ? {} : { stepAt: requireInstants(request.stepAt) }),
-    ...(request.diffusivity === undefined ? {} : { diffusivity: { ...request.diffusivity } }),
-    meatScaleStepG: request.meatScaleStepG,
-    cureScaleStepG: request.cureScaleStepG,
-    startsAt: new Date(request.startsAt).toISOString(),
-  };
-}
-
-function toSection({ shape, thicknessMm, boneMm = 0, skinOn = false, fatCapMm = 0 }: PieceRequest): Section {
-  return {
-    ...(shape === 'slab' ? { shape, thicknessMm } : { shape, diameterMm: thicknessMm }),
-    ...(boneMm > 0 ? { bone: { diameterMm: boneMm } } : {}),
-    ...(skinOn ? { closedSide: 'top' as const } : {}),
-    ...(fatCapMm > 0 ? { fatCapMm } : {}),
-  };
-}
-
-function toSchool(request: BatchRequest): School {
-  const { waterG } = request;
-  if (request.school === 'equilibrium') return { kind: 'equilibrium', waterG };
-  return {
-    kind: 'pumpAndCover',
-    waterG,
-    pumpPercent: request.pumpPercent ?? 0,
-    repumpPercent: request.repumpPercent ?? 0,
-    pickleSaltPercent: request.pickleSaltPercent ?? 0,
-    syringeML: request.syringeML ?? 60,
-    spacingMm: request.spacingMm ?? 25,
-  };
-}
-
-const DAY_MS = 86_400_000;
-
-/** A start that cannot be meant, as a sentence, or null. */
-export function startFault(startsAt: string, now: number): string | null {
-  const days = (Date.parse(startsAt) - now) / DAY_MS;
-  if (Number.isNaN(days)) return 'The start needs a date and a time.';
-  if (days > 366) return 'That start is more than a year away.';
-  if (days < -366) return 'That start is more than a year ago.';
-  return null;
 }

@@ -1,6 +1,22 @@
 import type { HousePlan } from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+import { IsInstant } from './isInstant.js';
 
 /** The day's work, minutes from midnight; from and to alike for a day off. */
 export class DayRequest {
@@ -14,6 +30,22 @@ export class DayRequest {
   @IsInt({ message: 'Until when? A time is missing.' })
   toMin: number;
 }
+
+/** A store is out of order for a time. */
+export class ClosedRequest {
+  @IsInstant('Out of order from when? A date and a time are missing.')
+  from: string;
+
+  @IsInstant('Out of order until when? A date and a time are missing.')
+  to: string;
+
+  @MaxLength(80, { message: 'At most 80 letters.' })
+  @IsString({ message: 'Why is it out of order?' })
+  why: string;
+}
+
+const nested = <T extends object>(type: new () => T) =>
+  Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((item) => plainToInstance(type, item)) : value));
 
 /** A refrigerator in litres, a smoker in racks, tubs by number. */
 export class ResourceRequest {
@@ -32,10 +64,15 @@ export class ResourceRequest {
   @Max(100000, { message: 'So large is no store here. Look at the number.' })
   @IsNumber({}, { message: 'How much does it hold? A number is missing.' })
   capacity: number;
-}
 
-const nested = <T extends object>(type: new () => T) =>
-  Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((item) => plainToInstance(type, item)) : value));
+  /** when it is out of order */
+  @IsOptional()
+  @nested(ClosedRequest)
+  @ValidateNested({ each: true, message: 'When a store is out of order is not described as it should be.' })
+  @ArrayMaxSize(20, { message: 'At most 20 times out of order.' })
+  @IsArray({ message: 'When is it out of order?' })
+  closed?: ClosedRequest[];
+}
 
 /** When the house works and what it has. */
 export class HousePlanRequest {
@@ -87,5 +124,11 @@ export const toHousePlan = ({ timeZone, week, daysOff, hands, nightWatch, resour
     hands,
     nightWatch: [...nightWatch],
   },
-  resources: resources.map(({ id, name, kind, capacity }) => ({ id, name: name.trim(), kind, capacity })),
+  resources: resources.map(({ id, name, kind, capacity, closed = [] }) => ({
+    id,
+    name: name.trim(),
+    kind,
+    capacity,
+    ...(closed.length === 0 ? {} : { closed: closed.map(({ from, to, why }) => ({ from, to, why: why.trim() })) }),
+  })),
 });

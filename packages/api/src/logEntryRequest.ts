@@ -1,4 +1,13 @@
-import { LOG_ENTRY_KINDS, type DesignChanges, type EntryDraft, type LogEntryKind, type StepValues } from '@bunkhouse/core';
+import {
+  LOG_ENTRY_KINDS,
+  type DesignChanges,
+  type EntryDraft,
+  type LogEntryKind,
+  type PitEvent,
+  type Probe,
+  type StepValues,
+  type TendingAct,
+} from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
 import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 
@@ -6,7 +15,8 @@ const withStep = (request: LogEntryRequest) => request.kind === 'done' || reques
 const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
 const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
 const withChanges = (request: LogEntryRequest) => request.kind === 'replanned';
-const withReason = (request: LogEntryRequest) => request.kind !== 'done' || request.reason !== undefined;
+const withEvent = (request: LogEntryRequest) => request.kind === 'pit';
+const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && request.kind !== 'pit') || request.reason !== undefined;
 
 /** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
 export class LogEntryRequest {
@@ -43,6 +53,11 @@ export class LogEntryRequest {
   @IsObject({ message: 'What is to change? Nothing is given.' })
   changes?: DesignChanges;
 
+  /** what happened at the pit; see `PitEvent` of the core */
+  @ValidateIf(withEvent)
+  @IsObject({ message: 'What happened at the pit?' })
+  event?: PitEvent;
+
   @ValidateIf(withReason)
   @MaxLength(1000, { message: 'At most 1000 letters.' })
   @IsString({ message: 'Write why.' })
@@ -71,9 +86,40 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'withdrawn', replaces: request.replaces ?? '', reason };
     case 'replanned':
       return { ...written, kind: 'replanned', changes: request.changes ?? {}, reason };
+    case 'pit':
+      return { ...written, kind: 'pit', event: pitEvent(request.event), ...(reason === '' ? {} : { reason }) };
     case 'ended':
       return { ...written, kind: 'ended', reason };
     case 'note':
       return { ...written, kind: 'note', reason };
+  }
+}
+
+/** The event with nothing beside what its act has. What is wrong with it `checkEntry` says. */
+function pitEvent(event: PitEvent | undefined): PitEvent {
+  const given = (event ?? {}) as { act?: unknown; piece?: unknown } & Record<string, unknown>;
+  switch (given.act) {
+    case 'probes':
+      return {
+        act: 'probes',
+        probes: Array.isArray(given.probes)
+          ? (given.probes as (Record<string, unknown> | null)[]).map((probe) => {
+              const { device, channel, reads, targetC } = probe ?? {};
+              return { device, channel, reads, ...(targetC === undefined ? {} : { targetC }) } as Probe;
+            })
+          : (given.probes as Probe[]),
+      };
+    case 'check':
+      return {
+        act: 'check',
+        piece: given.piece as string,
+        placesC: given.placesC as number[],
+        ...(given.probeC === undefined ? {} : { probeC: given.probeC as number }),
+      };
+    case 'heard':
+    case 'decided':
+      return { act: given.act, alarm: given.alarm as string };
+    default:
+      return { act: given.act as TendingAct, ...(given.piece === undefined ? {} : { piece: given.piece as string }) };
   }
 }

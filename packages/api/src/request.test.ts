@@ -1,8 +1,10 @@
 import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { BatchRequest, startFault, toDesign } from './batchRequest.js';
+import { BatchRequest } from './batchRequest.js';
+import { datesFault } from './datesFault.js';
 import { LogEntryRequest, toDraft } from './logEntryRequest.js';
+import { toDesign } from './toDesign.js';
 
 const ID = '3b241101-e2bb-4255-8caf-4136c566a962';
 const loin = {
@@ -76,10 +78,16 @@ describe('a batch request', () => {
 
   test('a start more than a year away is a slip of the finger', () => {
     const now = Date.parse('2026-10-05T07:00:00Z');
-    expect(startFault('2026-10-09T07:00:00Z', now)).toBeNull();
-    expect(startFault('2062-10-09T07:00:00Z', now)).toMatch(/a year away/);
-    expect(startFault('2006-10-09T07:00:00Z', now)).toMatch(/a year ago/);
-    expect(startFault('soon', now)).toMatch(/date and a time/);
+    const fault = (startsAt: string, readyBy?: string) => datesFault({ startsAt, ...(readyBy === undefined ? {} : { readyBy }) }, now);
+    expect(fault('2026-10-09T07:00:00Z')).toBeNull();
+    expect(fault('2062-10-09T07:00:00Z')).toMatch(/a year away/);
+    expect(fault('2006-10-09T07:00:00Z')).toMatch(/a year ago/);
+    expect(fault('soon')).toMatch(/date and a time/);
+    expect(fault('2026-10-09T07:00:00Z', '2026-11-09T07:00:00Z')).toBeNull();
+    expect(fault('2026-10-09T07:00:00Z', '2026-01-09T07:00:00Z')).toMatch(/past/);
+    expect(fault('2026-10-09T07:00:00Z', '2026-10-09T07:00:00Z')).toMatch(/before the meat comes on/);
+    expect(fault('2026-10-09T07:00:00Z', '2029-10-09T07:00:00Z')).toMatch(/more than a year/);
+    expect(fault('2026-10-09T07:00:00Z', 'then')).toMatch(/date and a time/);
   });
 });
 

@@ -1,3 +1,4 @@
+import type { DeviceKind } from './deviceRequest.js';
 import type { BatchDesign, Diffusivity, LogEntry, Process, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
@@ -70,4 +71,71 @@ export interface LearntResponse {
   /** the salt that its cooks like at the edge, % */
   taste: { percent: number; spread: number; verdicts: number };
   tasted: (LearntFrom & { edgePercent: number; verdict: Verdict; /** what it alone would put the taste at, % */ impliedPercent: number })[];
+}
+
+/** Where calendars outside subscribe. */
+export interface CalendarFeedResponse {
+  /** the secret address on this server; null until somebody asked for one */
+  path: string | null;
+  /** minutes before a job at which a telephone rings; null for no alarm */
+  alarmMin: number | null;
+}
+
+/** A device that hands readings in. */
+export interface DeviceResponse {
+  id: string;
+  name: string;
+  kind: DeviceKind;
+  channels: { channel: number; name: string; /** the last that was heard; null before */ last: { at: string; C: number } | null }[];
+  /** the refrigerator that a logger hangs in, by its id in the plan of the house; null for others */
+  store: string | null;
+  /** what a scale showed last; null for others */
+  weight: Weight | null;
+  simulated: boolean;
+  createdBy: string;
+  createdAt: string;
+  /** when it was last heard; null before */
+  heardAt: string | null;
+}
+
+/** What a scale showed. */
+export interface Weight {
+  g: number;
+  /** false while it still settled */
+  stable: boolean;
+  /** ISO instant */
+  at: string;
+}
+
+/** What the stream tells of a scale. */
+export type WeightEvent = Weight & { device: string };
+
+/** A new token: shown once, kept as a hash only. */
+export interface DeviceTokenResponse {
+  device: DeviceResponse;
+  token: string;
+}
+
+/** What became of the readings that were handed in. */
+export interface TakenResponse {
+  taken: number;
+  /** those that were there already, with the same temperature */
+  known: number;
+  /** by their place in the list, from 0 */
+  refused: { line: number; reason: string }[];
+}
+
+/** Readings of some channels, gathered into steps of time: the mean of each, with the lowest and the highest. */
+export interface SeriesResponse {
+  everyS: number;
+  channels: { device: string; channel: number; /** ms */ at: number[]; C: number[]; low: number[]; high: number[] }[];
+}
+
+/** What the stream tells of readings that have come in. */
+export interface ReadingsEvent {
+  device: string;
+  /** ms: from the earliest to the latest of them */
+  from: number;
+  to: number;
+  latest: { channel: number; at: number; C: number }[];
 }

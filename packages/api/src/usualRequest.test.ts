@@ -2,7 +2,8 @@ import 'reflect-metadata';
 import { PLANNED_PRODUCTS, planBatch, processFor, SCHOOLS } from '@bunkhouse/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { BatchRequest, toDesign } from './batchRequest.js';
+import { BatchRequest } from './batchRequest.js';
+import { toDesign } from './toDesign.js';
 import { requestOf, usualRequest } from './usualRequest.js';
 
 const asked = { id: '3b241101-e2bb-4255-8caf-4136c566a962', by: 'Juno', startsAt: '2026-10-05T07:00:00Z' };

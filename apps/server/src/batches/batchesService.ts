@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse } from '@bunkhouse/api';
-import { startFault, toDesign } from '@bunkhouse/api';
+import { datesFault, toDesign } from '@bunkhouse/api';
 import { attempt, designStops, processFor } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
@@ -30,6 +30,18 @@ export class BatchesService {
     return this.withLogs(this.dataSource.manager, batches);
   }
 
+  /** Batches that were packed or thrown away since an instant. */
+  async endedSince(since: Date): Promise<BatchResponse[]> {
+    const batches = await this.dataSource
+      .getRepository(BatchEntity)
+      .createQueryBuilder('batch')
+      .where('EXISTS (SELECT 1 FROM ledger_line line WHERE line.batch_id = batch.id AND line.ended_at >= :since)', { since })
+      .orderBy('batch.created_at')
+      .addOrderBy('batch.code')
+      .getMany();
+    return this.withLogs(this.dataSource.manager, batches);
+  }
+
   async one(id: string): Promise<BatchResponse> {
     const batch = await this.dataSource.getRepository(BatchEntity).findOneBy({ id });
     if (batch === null) throw noSuchBatch();
@@ -44,7 +56,7 @@ export class BatchesService {
    * @param createdAt ms; now, but for records taken over from elsewhere
    */
   async start(request: BatchRequest, createdAt = this.clock.now()): Promise<BatchResponse> {
-    const late = startFault(request.startsAt, createdAt);
+    const late = datesFault(request, createdAt);
     if (late !== null) throw refused([{ field: 'startsAt', message: late }]);
     const process = processFor(request.product);
     const asked = attempt(() => toDesign(request));

@@ -6,6 +6,8 @@ import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
 import { HouseEntity } from '../house/houseEntity.js';
+import { HousePlanService } from '../house/housePlanService.js';
+import { DevicesService } from '../readings/devicesService.js';
 import { LogService } from '../log/logService.js';
 
 /** How long the made-up cook takes to type, ms. */
@@ -18,6 +20,8 @@ export class DemoHouse {
     @InjectDataSource() private readonly dataSource: DataSource,
     private readonly batches: BatchesService,
     private readonly log: LogService,
+    private readonly plan: HousePlanService,
+    private readonly devices: DevicesService,
     private readonly clock: Clock,
   ) {}
 
@@ -26,7 +30,10 @@ export class DemoHouse {
     const houses = this.dataSource.getRepository(HouseEntity);
     const house = (await houses.findOneBy({ id: 1 })) ?? (await this.found());
     if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
-    for (const { request, entries } of demoHouse(house.demoFrom.getTime()).batches) {
+    const { plan, devices, batches } = demoHouse(house.demoFrom.getTime());
+    await this.plan.keep(plan, 'Wren');
+    for (const device of devices) await this.devices.keep({ ...device, simulated: true, by: 'Wren' });
+    for (const { request, entries } of batches) {
       await this.batches.start(request, Date.parse(request.startsAt));
       await this.log.writeAll(
         request.id,

@@ -10,7 +10,10 @@ export class PlainErrorFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const body = this.plain(error);
-    host.switchToHttp().getResponse<Response>().status(body.statusCode).json(body);
+    const response = host.switchToHttp().getResponse<Response>();
+    // What was to be a file is an answer like any other now.
+    response.removeHeader('Content-Disposition');
+    response.status(body.statusCode).type('application/json').json(body);
   }
 
   private plain(error: unknown): ErrorResponse {

@@ -99,14 +99,21 @@ function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {
       replaces: 'replaces' in rest ? rest.replaces : null,
       values: 'values' in rest ? rest.values : null,
       changes: 'changes' in rest ? rest.changes : null,
+      event: 'event' in rest ? rest.event : null,
     };
   };
   return isDeepStrictEqual(said(written), said(draft));
 }
 
-/** Whether the step was logged by somebody after the sender last looked. */
+/** Whether the step was logged, or the plan changed, by somebody after the sender last looked. */
 function overtaking(entries: readonly LogEntry[], draft: EntryDraft, seen: number | undefined): string | null {
-  if (seen === undefined || !('stepId' in draft)) return null;
+  if (seen === undefined) return null;
+  if (draft.kind === 'replanned') {
+    const plans = new Set(entries.flatMap((entry) => (entry.kind === 'replanned' ? [entry.id] : [])));
+    const earlier = entries.find((entry) => entry.seq > seen && (entry.kind === 'replanned' || (entry.kind === 'withdrawn' && plans.has(entry.replaces))));
+    return earlier === undefined ? null : `${earlier.by} changed this plan since you looked at it. Nothing of yours was taken over: look again.`;
+  }
+  if (!('stepId' in draft)) return null;
   const other = entries.find((entry) => entry.seq > seen && 'stepId' in entry && entry.stepId === draft.stepId);
   return other === undefined ? null : `${other.by} already logged this since you opened it. Nothing was written twice.`;
 }

@@ -1,17 +1,20 @@
 import { useEffect } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { PitAlarms } from './pit/PitAlarms';
 import { JustLogged } from './JustLogged';
 import { Rail } from './Rail';
+import { useReminders } from './reminding';
 import { SectionBar } from './SectionBar';
 import { Shortcuts } from './Shortcuts';
 
-const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/bench', l: '/ledger', g: '/guide' };
+const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/bench', p: '/pit', l: '/ledger', g: '/guide' };
 
 /** The frame of every screen: rail, section bar, and the section. */
 export function House() {
   const navigate = useNavigate();
   const { pathname } = useLocation();
+  useReminders();
   useHotkeys(Object.keys(GO), (_event, { keys }) => void navigate(GO[keys?.join('') ?? ''] ?? '/'), { preventDefault: true });
   useEffect(() => {
     document.getElementById('main')?.scrollTo(0, 0);
@@ -25,6 +28,7 @@ export function House() {
       <SectionBar />
       <main id="main" className="main" tabIndex={-1}>
         <JustLogged>
+          <PitAlarms />
           <Outlet />
         </JustLogged>
       </main>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import dayjs from 'dayjs';
 import { useHouse, useLiveBatches, type Batch } from '../data/batches';
+import { useDevices } from '../data/readings';
 import { DutyMenu } from './DutyMenu';
 import { Plate } from './glyphs';
 import { inWords } from './quantities';
@@ -59,9 +60,11 @@ export function Rail() {
   );
 }
 
+/** What a logger said so long ago is still so, ms. */
+const LIVE_MS = 600_000;
 const FRESH_MS = 24 * 3_600_000;
 
-/** The refrigerator as it was last read at a turn, if that is not older than a day. */
+/** The refrigerator as its logger reads it, or as it was last read at a turn, if that is not older than a day. */
 function ColdRoom({ batches }: { batches: Batch[] }) {
   const preferences = usePreferences();
   const now = useNow();
@@ -70,6 +73,19 @@ function ColdRoom({ batches }: { batches: Batch[] }) {
       entry.kind === 'done' && typeof entry.values.coldC === 'number' ? [{ at: Date.parse(entry.at), C: entry.values.coldC }] : [],
     ),
   );
+  const { data: devices = [] } = useDevices();
+  const heard = devices.flatMap(({ kind, simulated, channels }) =>
+    kind === 'refrigerator' && channels[0]?.last != null ? [{ simulated, ...channels[0].last }] : [],
+  );
+  // Of several the warmest: that is the one to look at.
+  const live = heard.filter(({ at }) => now - Date.parse(at) < LIVE_MS).sort((a, b) => b.C - a.C)[0];
+  if (live !== undefined)
+    return (
+      <em title={`Read by its logger, ${dayjs(live.at).format('ddd HH:mm')}`}>
+        Cold room <b>{inWords(live.C, 'temperature', preferences)}</b>
+        <small className={live.simulated ? 'is-simulated' : undefined}>{live.simulated ? 'simulated' : `at ${dayjs(live.at).format('HH:mm')}`}</small>
+      </em>
+    );
   const last = readings.filter(({ at }) => at > now - FRESH_MS && at <= now).sort((a, b) => b.at - a.at)[0];
   if (last === undefined) return null;
   return (

@@ -6,6 +6,7 @@ const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
   { to: '/new', name: 'New batch', glyph: 'start' },
   { to: '/calendar', name: 'Calendar', glyph: 'calendar' },
   { to: '/bench', name: 'Bench', glyph: 'bench' },
+  { to: '/pit', name: 'Pit', glyph: 'pit' },
   { to: '/ledger', name: 'Ledger', glyph: 'ledger' },
   { to: '/guide', name: 'Guide', glyph: 'guide' },
 ];

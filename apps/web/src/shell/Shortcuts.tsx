@@ -7,9 +7,11 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['N', 'New batch'],
   ['C', 'Calendar'],
   ['B', 'Bench'],
+  ['P', 'Pit'],
   ['L', 'Ledger'],
   ['G', 'Guide'],
   ['Enter', 'In a form: log it'],
+  ['Ctrl Z', 'In the Calendar: take the last move back'],
   ['?', 'These keys'],
 ];
 

@@ -56,6 +56,20 @@ const DRAWINGS = {
     </>
   ),
   weigh: line('M4 20h16l-2-9H6zM12 11V7M7 7h10M12 14.500l3 2.500', 2.2),
+  pit: line('M3 20h18M3 20V4M6 16c3.500 0 4-8.500 8-8.500 2.600 0 3.500 1 6.500 1M14 3.500v1M18 3.500v1M10 3.500v1'),
+  probe: line('M3 21L14 10M12 8l4 4M15 9l3.500-3.500a2.200 2.200 0 0 0-3.100-3.100', 2.2),
+  spritz: (
+    <>
+      {line('M8 10h7v11H8zM9.500 10V6h5M14.500 4.500v3')}
+      {solid('M17.500 3.800h2v2h-2zM20.500 1.800h2v2h-2zM20.500 5.800h2v2h-2z')}
+    </>
+  ),
+  fuel: line(
+    'M2 16.600a4.600 4.600 0 1 0 9.200 0a4.600 4.600 0 1 0-9.200 0M12.800 16.600a4.600 4.600 0 1 0 9.200 0a4.600 4.600 0 1 0-9.200 0M7.400 7.200a4.600 4.600 0 1 0 9.200 0a4.600 4.600 0 1 0-9.200 0',
+  ),
+  glaze: line('M14 3l7 7-3 3-7-7zM11 6l-6.500 6.500 7 7L18 13M8 16l-4.500 5', 2),
+  wrap: line('M4 7l8-4 8 4v10l-8 4-8-4zM4 7l8 4 8-4M12 11v10M8 5l8 4', 2),
+  sound: line('M4 9.500h4l5-4.500v14l-5-4.500H4zM16.500 9a4 4 0 0 1 0 6M19 6.500a8 8 0 0 1 0 11', 2),
   down: line('M5 9l7 7 7-7', 2.4),
   pencil: line('M4 20l1-4.500L16.500 4l3.500 3.500L8.500 19zM14 6.500l3.500 3.500', 2),
 } as const;
@@ -68,6 +82,18 @@ export function Glyph({ name, size = 20 }: { name: GlyphName; size?: number }) {
     <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden="true" focusable="false">
       {DRAWINGS[name]}
     </svg>
+  );
+}
+
+/** A drawing on a chart, in a small box; dashed where it is still to come. */
+export function GlyphMark({ name, x, y, isComing = false }: { name: GlyphName; x: number; y: number; isComing?: boolean }) {
+  return (
+    <g className={`glyph-mark${isComing ? ' coming' : ''}`} transform={`translate(${x - 9} ${y - 9})`}>
+      <rect width={18} height={18} />
+      <svg x={2} y={2} viewBox="0 0 24 24" width={14} height={14}>
+        {DRAWINGS[name]}
+      </svg>
+    </g>
   );
 }
 

@@ -1,19 +1,27 @@
-import { InputError, lookAtPlan, schedule, type Schedule, type ScheduleParams } from '@bunkhouse/core';
+import { fitIn, InputError, lookAtPlan, schedule, type SchedulableBatch, type Schedule, type ScheduleParams } from '@bunkhouse/core';
 
-/** What is asked: how a plan stands, or a new one for everything. */
-export interface ScheduleAsk {
-  kind: 'look' | 'plan';
-  params: ScheduleParams;
-}
+/** What is asked: how a plan stands, how to mend it, or where one more batch would fit in. */
+export type ScheduleAsk = { kind: 'look' | 'mend'; params: ScheduleParams } | { kind: 'fit'; params: ScheduleParams; batch: SchedulableBatch };
 
 export type ScheduleReport = { answer: Schedule } | { fault: string };
 
-addEventListener('message', ({ data: { kind, params } }: MessageEvent<ScheduleAsk>) => {
+addEventListener('message', ({ data: ask }: MessageEvent<ScheduleAsk>) => {
   let report: ScheduleReport;
   try {
-    report = { answer: kind === 'look' ? lookAtPlan(params) : schedule(params) };
+    report = { answer: answerOf(ask) };
   } catch (error) {
     report = { fault: error instanceof InputError ? error.message : 'The plan could not be worked out.' };
   }
   postMessage(report);
 });
+
+function answerOf(ask: ScheduleAsk): Schedule {
+  switch (ask.kind) {
+    case 'look':
+      return lookAtPlan(ask.params);
+    case 'mend':
+      return schedule({ ...ask.params, mend: true });
+    case 'fit':
+      return fitIn(ask.params, ask.batch);
+  }
+}

@@ -1,4 +1,4 @@
-import type { Schedule, ScheduleParams } from '@bunkhouse/core';
+import type { Schedule } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
 import type { ScheduleAsk, ScheduleReport } from './schedule.worker';
 
@@ -20,23 +20,26 @@ export function askSchedule(ask: ScheduleAsk): { answer: Promise<Schedule>; canc
   return { answer, cancel: () => worker.terminate() };
 }
 
-/** How a plan stands: its clashes, and what would do away with them. The last answer stays until the next is there. */
-export function useLook(params: ScheduleParams | null): { look: Schedule | null; fault: string | null } {
-  const key = JSON.stringify(params);
-  const [look, setLook] = useState<Schedule | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+/** An answer, whether a newer question is still open, or why there is none. */
+export interface Asked {
+  answer: Schedule | null;
+  stale: boolean;
+  fault: string | null;
+}
+
+/** The answer to a question, in a worker; the last one stays until the next is there. Null asks nothing. */
+export function useAsk(ask: ScheduleAsk | null): Asked {
+  const key = JSON.stringify(ask);
+  const [known, setKnown] = useState<{ key: string; answer: Schedule | null; fault: string | null }>({ key: 'null', answer: null, fault: null });
   useEffect(() => {
-    const asked = JSON.parse(key) as ScheduleParams | null;
+    const asked = JSON.parse(key) as ScheduleAsk | null;
     if (asked === null) return undefined;
-    const { answer, cancel } = askSchedule({ kind: 'look', params: asked });
+    const { answer, cancel } = askSchedule(asked);
     answer.then(
-      (found) => {
-        setLook(found);
-        setFault(null);
-      },
-      (error: Error) => setFault(error.message),
+      (found) => setKnown({ key, answer: found, fault: null }),
+      (error: Error) => setKnown({ key, answer: null, fault: error.message }),
     );
     return cancel;
   }, [key]);
-  return { look, fault };
+  return { answer: ask === null ? null : known.answer, stale: known.key !== key, fault: known.key === key ? known.fault : null };
 }

@@ -31,10 +31,12 @@ export function requireHousePlan(plan: HousePlan): HousePlan {
   requireHours(plan.hours);
   if (plan.resources.length > MOST_RESOURCES) throw new InputError('resources', `At most ${MOST_RESOURCES} stores are planned with.`);
   const ids = new Set<string>();
-  for (const { id, name, capacity } of plan.resources) {
+  for (const { id, name, capacity, closed = [] } of plan.resources) {
     if (ids.has(id)) throw new InputError('resources', `Two stores are called ${name}.`);
     ids.add(id);
     requireNumber('resources.capacity', capacity, { above: 0, max: 100_000 });
+    for (const { from, to } of closed)
+      if (!(Date.parse(to) > Date.parse(from))) throw new InputError('resources.closed', `${name} is out of order until before it is so.`);
   }
   return plan;
 }

@@ -13,10 +13,16 @@ describe('a job moved in the Calendar', () => {
   const state = replay(record('canadian-bacon'), START);
   const meatIn = state.steps.find((step) => step.spec.id === 'meat-in')?.dueAt ?? 0;
 
-  test('where the pull moves, the days of cure move with it, and the turns are counted out anew', () => {
-    const pull = new Date(meatIn + 15.5 * 86_400_000).toISOString();
-    expect(movedPlan(state, { pull, 'turn-3': at(90), rack: at(400) })).toEqual({ stepAt: { pull, rack: at(400) }, cureDays: 15.5 });
+  test('where the pull moves, the days of cure move with it, and turns that have no room any more are left out', () => {
+    const pull = new Date(meatIn + 12.5 * 86_400_000).toISOString();
+    expect(movedPlan(state, { pull, 'turn-3': at(90), 'turn-13': at(330), rack: at(400) })).toEqual({
+      stepAt: { pull, 'turn-3': at(90), rack: at(400) },
+      cureDays: 12.5,
+    });
   });
+
+  test('where the first job moves, the meat comes on another day', () =>
+    expect(movedPlan(state, { weigh: at(48) })).toEqual({ startsAt: at(48), stepAt: { weigh: at(48) } }));
 
   test('any other job moves alone', () => expect(movedPlan(state, { rack: at(400) })).toEqual({ stepAt: { rack: at(400) } }));
 });

@@ -5,19 +5,21 @@ const DAY_MS = 86_400_000;
 
 /**
  * Jobs moved to other instants, as changes of a plan. Where the pull moves, the days of cure move with it, and the turns are counted
- * out anew.
+ * out anew, those that have a time of their own keeping it; where the first job moves, the meat comes on another day.
  *
  * @param moves ISO instants, by step
  */
 export function movedPlan({ steps }: BatchState, moves: Readonly<Record<string, string>>): DesignChanges {
   const { pull } = moves;
   const meatIn = steps.find((step) => step.spec.id === 'meat-in');
-  if (pull === undefined || meatIn === undefined) return { stepAt: { ...moves } };
+  const first = steps.find((step) => step.spec.after.step === 'start' && step.closing === null);
+  const startsAt = first === undefined ? undefined : moves[first.spec.id];
+  const start = startsAt === undefined ? {} : { startsAt };
+  if (pull === undefined || meatIn === undefined) return { ...start, stepAt: { ...moves } };
   const inAt = meatIn.closing?.at ?? moves['meat-in'];
   const days = (Date.parse(pull) - (inAt === undefined ? meatIn.dueAt : Date.parse(inAt))) / DAY_MS;
-  const turns = new Set(steps.filter((step) => step.spec.missable === true).map((step) => step.spec.id));
-  return {
-    stepAt: Object.fromEntries(Object.entries(moves).filter(([id]) => !turns.has(id))),
-    cureDays: Math.min(60, Math.max(1, Math.round(days * 10) / 10)),
-  };
+  const cureDays = Math.min(60, Math.max(1, Math.round(days * 10) / 10));
+  // A turn that the other days of cure have no room for is none.
+  const gone = new Set(steps.filter(({ spec }) => spec.missable === true && 'h' in spec.after && spec.after.h >= cureDays * 24).map((step) => step.spec.id));
+  return { ...start, stepAt: Object.fromEntries(Object.entries(moves).filter(([id]) => !gone.has(id))), cureDays };
 }

@@ -1,33 +1,40 @@
 import { sum } from '../process/batchFacts.js';
-import type { Process } from '../process/process.js';
+import type { HoldName } from '../process/batchDesign.js';
+import { gapLimits, type PullLimits } from '../process/gapLimits.js';
 import type { BatchRecord, BatchState, StepState } from '../process/replay.js';
-import type { StepSpec } from '../process/step.js';
-import type { BatchDesign } from '../process/batchDesign.js';
 import type { Hold, Resource, SchedulableBatch, SchedulableStep } from '../schedule/scheduleTypes.js';
 
 /** Litres of a refrigerator for a kg of meat with its brine in a tub, for one that dries on a rack, for one that lies cold [M]. */
-const LITRES = { tub: 1.25, rack: 2.2, cold: 1.6 } as const;
-/** A rack of a smoker carries so much, g [M]. */
+const LITRES = { cure: 1.25, dry: 2.2, chill: 1.6 } as const;
+/** A rack of a smoker carries so much, a tub holds so much meat and brine, g [M]. */
 const RACK_G = 5000;
+const TUB_G = 30_000;
 const USUAL_HANDS_MIN = 15;
 /** A re-pump may lie so far off the half, h. */
 const REPUMP_OFF_H = 18;
 /** Meat that comes on a day is weighed within so long, h. */
 const COMES_WITHIN_H = 24;
+const HOUR_MS = 3_600_000;
 
-/** A batch as the Calendar plans with it: what is done stands, what is to come may stretch as far as its process lets it. */
-export function schedulable(record: BatchRecord, state: BatchState, resources: readonly Resource[]): SchedulableBatch {
+export interface Schedulables {
+  /** when it may be pulled by the section model, where that is known */
+  pull?: PullLimits;
+  /** the meat may come at any time from this instant on, ISO: the start is planned, too */
+  anyStartFrom?: string;
+}
+
+/** A batch as the Calendar plans with it: what is done stands, what is to come may stretch as far as its process and the section model let it. */
+export function schedulable(record: BatchRecord, state: BatchState, resources: readonly Resource[], more: Schedulables = {}): SchedulableBatch {
   const { design } = state;
   const line = state.steps.filter((step) => !isBeside(step));
   const steps = state.steps.flatMap((step): SchedulableStep[] => {
     if (step.status === 'missed') return [];
     const before = line[line.indexOf(step) - 1];
     const job = jobOf(step);
-    if (isBeside(step)) return [{ ...job, beside: { step: 'meat-in', ...besideGap(step, design) } }];
-    if (before !== undefined) return [{ ...job, after: gapOf(step.spec, record.process, design) }];
+    if (isBeside(step)) return [{ ...job, beside: { step: 'meat-in', ...besideGap(step, design.cureDays) } }];
+    if (before !== undefined) return [{ ...job, ...gapAfter(step, before, record, state, more.pull) }];
     if (step.closing !== null) return [job];
-    const comes = Date.parse(design.startsAt);
-    return [{ ...job, earliest: design.startsAt, latest: new Date(Math.max(comes, step.dueAt) + COMES_WITHIN_H * 3_600_000).toISOString() }];
+    return [{ ...job, ...startOf(step, design.startsAt, more.anyStartFrom) }];
   });
   return {
     id: record.id,
@@ -48,38 +55,65 @@ const jobOf = ({ spec, closing, dueAt }: StepState): SchedulableStep => ({
   ...(closing === null ? { plannedAt: new Date(dueAt).toISOString() } : { doneAt: closing.at }),
 });
 
-/** Hours after the job before: as usual, and as far as it may stretch. */
-function gapOf(spec: StepSpec, process: Process, design: BatchDesign): { leastH: number; usualH: number; mostH: number } {
-  if ('cureShare' in spec.after) {
-    const days = process.cureDays[design.school.kind];
-    const usualH = design.cureDays * 24 * spec.after.cureShare;
-    return { leastH: Math.min(usualH, days.shortest * 24), usualH, mostH: Math.max(usualH, days.longest * 24) };
-  }
-  const usualH = spec.after.h;
-  if (spec.stretch === undefined) return { leastH: usualH, usualH, mostH: usualH + spec.graceH };
-  return { leastH: Math.min(usualH, spec.stretch.leastH), usualH, mostH: Math.max(usualH, spec.stretch.mostH) };
+/** The first job: when the meat comes on, within a day. Where that is late already, nobody knows how late. */
+function startOf({ dueAt, urgency }: StepState, startsAt: string, anyStartFrom: string | undefined): Pick<SchedulableStep, 'earliest' | 'latest'> {
+  if (anyStartFrom !== undefined) return { earliest: anyStartFrom };
+  if (urgency === 'overdue') return { earliest: startsAt };
+  return { earliest: startsAt, latest: new Date(Math.max(Date.parse(startsAt), dueAt) + COMES_WITHIN_H * HOUR_MS).toISOString() };
 }
 
-function besideGap({ spec }: StepState, design: BatchDesign): { leastH: number; usualH: number; mostH: number } {
-  const usualH = 'h' in spec.after ? spec.after.h : spec.after.cureShare * design.cureDays * 24;
+/** What lies between a job and the one before it. One that was looked at and left open is due again when its process says so. */
+function gapAfter(
+  step: StepState,
+  before: StepState,
+  record: BatchRecord,
+  { design }: BatchState,
+  pull?: PullLimits,
+): Pick<SchedulableStep, 'after' | 'earliest'> {
+  const after = gapLimits(step.spec, record.process, design, pull);
+  if (step.looks.length === 0 || step.closing !== null || before.closing === null) return { after };
+  const soFarH = (step.dueAt - Date.parse(before.closing.at)) / HOUR_MS;
+  return { after: { ...after, mostH: Math.max(after.mostH, soFarH + step.spec.graceH) }, earliest: new Date(step.dueAt).toISOString() };
+}
+
+function besideGap({ spec }: StepState, cureDays: number): { leastH: number; usualH: number; mostH: number } {
+  const usualH = 'h' in spec.after ? spec.after.h : spec.after.cureShare * cureDays * 24;
   const { leastH, mostH } = spec.stretch ?? { leastH: Math.max(0, usualH - REPUMP_OFF_H), mostH: usualH + REPUMP_OFF_H };
   return { leastH: Math.min(leastH, usualH), usualH, mostH: Math.max(mostH, usualH) };
 }
 
-/** What it takes of the house: litres in the cold, racks in the smoker. */
-function holdsOf(record: BatchRecord, state: BatchState, resources: readonly Resource[], steps: readonly SchedulableStep[]): Hold[] {
+interface Need {
+  id: HoldName;
+  kind: Resource['kind'];
+  amount: number;
+  from: string;
+  until: string;
+  program?: string;
+}
+
+/** What it takes of the house: a tub, litres in the cold, racks in the smoker. */
+function holdsOf({ process }: BatchRecord, state: BatchState, resources: readonly Resource[], steps: readonly SchedulableStep[]): Hold[] {
   const greenG = sum(state.facts.greenG);
   const brineG = state.facts.brines.filter(({ id }) => id !== 'pickle').reduce((all, brine) => all + brine.brineG, 0);
-  const cold = resources.find(({ kind }) => kind === 'refrigerator')?.id;
-  const smoker = resources.find(({ kind }) => kind === 'smoker')?.id;
-  const there = (id: string) => steps.some((step) => step.id === id);
   const racks = state.design.pieces.reduce((all, { code }) => all + Math.max(1, Math.ceil((state.facts.greenG[code] ?? 0) / RACK_G)), 0);
   const litres = (g: number, perKg: number) => Math.round((g / 1000) * perKg * 10) / 10;
-  const wanted: (Hold | null)[] = [
-    cold === undefined ? null : { resource: cold, amount: litres(greenG + brineG, LITRES.tub), from: 'meat-in', until: 'pull' },
-    cold === undefined ? null : { resource: cold, amount: litres(greenG, LITRES.rack), from: 'rack', until: 'pellicle' },
-    smoker === undefined ? null : { resource: smoker, amount: racks, from: 'meat-on', until: 'into-cold', program: record.process.product },
-    cold === undefined ? null : { resource: cold, amount: litres(greenG, LITRES.cold), from: 'gate-first', until: 'pack' },
+  const needs: Need[] = [
+    { id: 'tub', kind: 'tub', amount: Math.ceil((greenG + brineG) / TUB_G), from: 'meat-in', until: 'pull' },
+    { id: 'cure', kind: 'refrigerator', amount: litres(greenG + brineG, LITRES.cure), from: 'meat-in', until: 'pull' },
+    { id: 'dry', kind: 'refrigerator', amount: litres(greenG, LITRES.dry), from: 'rack', until: 'pellicle' },
+    { id: 'smoke', kind: 'smoker', amount: racks, from: 'meat-on', until: 'into-cold', program: process.product },
+    { id: 'chill', kind: 'refrigerator', amount: litres(greenG, LITRES.chill), from: 'gate-first', until: 'pack' },
   ];
-  return wanted.filter((hold): hold is Hold => hold !== null && there(hold.from) && there(hold.until));
+  return needs.flatMap((need) => holdOf(need, state.design.stores?.[need.id], resources, steps));
+}
+
+/** Where it is to lie: where it was planned, else in the first store that is large enough; the others would do until it lies there. */
+function holdOf({ kind, ...need }: Need, planned: string | undefined, resources: readonly Resource[], steps: readonly SchedulableStep[]): Hold[] {
+  const from = steps.find((step) => step.id === need.from);
+  const stores = resources.filter((store) => store.kind === kind);
+  const enough = stores.filter(({ capacity }) => capacity >= need.amount);
+  const resource = (stores.find(({ id }) => id === planned) ?? enough[0] ?? stores[0])?.id;
+  if (resource === undefined || from === undefined || !steps.some((step) => step.id === need.until)) return [];
+  const orElse = from.doneAt === undefined ? enough.map(({ id }) => id).filter((id) => id !== resource) : [];
+  return [{ ...need, resource, ...(orElse.length === 0 ? {} : { orElse }) }];
 }

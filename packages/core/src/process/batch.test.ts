@@ -287,6 +287,8 @@ describe('looks, gates and the end', () => {
     const cook = toCold();
     expect(cook.log('gate-first', 363, { coreC: 25 })).toEqual([]);
     expect(cook.log('gate-second', 368, { coreC: 3.5 })).toEqual([]);
+    expect(cook.log('even-out', 368.5, {})).toEqual([]);
+    expect(cook.log('freezer', 391.4, {})).toEqual([]);
     expect(cook.log('pack', 392, { coreC: 3, packedG: 2158 })).toEqual([]);
     const state = cook.state(393);
     expect(state).toMatchObject({ outcome: 'finished', station: null, endedAt: ms(392) });

@@ -4,6 +4,7 @@ import type { CureMix } from '../ingredients/cureMix.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
+import type { CookProgram } from './cookProgram.js';
 import { SCHOOLS, type SchoolKind } from './step.js';
 
 export interface Piece {
@@ -51,6 +52,10 @@ export interface BatchDesign {
   stepAt?: Record<string, string>;
   /** when it is wanted on the table, ISO */
   readyBy?: string;
+  /** the stores of the house that it is planned for, by what is held */
+  stores?: Partial<Record<HoldName, string>>;
+  /** how it is smoked and cooked; the process's way when not given */
+  program?: CookProgram;
   /** planned time in fresh water, min; the usual one of the product when not given */
   soakMin?: number;
   /** diffusivity that the cure is modelled with; the handbook's when not given */
@@ -61,6 +66,10 @@ export interface BatchDesign {
   /** ISO instant of the first job */
   startsAt: string;
 }
+
+/** What a batch takes of the house: a tub, a cold place while it cures, dries and is chilled, racks of a smoker. */
+export const HOLD_NAMES = ['tub', 'cure', 'dry', 'smoke', 'chill'] as const;
+export type HoldName = (typeof HOLD_NAMES)[number];
 
 /** Diffusivity of lean meat at 3 °C, m²/s: one piece in ten lies under `low`, one in ten over `high`. */
 export interface Diffusivity {

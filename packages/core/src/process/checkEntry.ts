@@ -5,6 +5,7 @@ import { MIX_STEP_BRINE } from './batchFacts.js';
 import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
 import { closesStep, failedGates, inputNames } from './gates.js';
 import type { StepValues } from './logEntry.js';
+import { pitEventFaults } from './pitEvent.js';
 import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
 import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
 import type { StepInput, StepSpec } from './step.js';
@@ -27,6 +28,12 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
   switch (draft.kind) {
     case 'note':
       return reasonFault(draft.reason, 2, 'Write something.');
+    case 'pit':
+      return [
+        ...liveFault(state),
+        ...pitEventFaults(draft.event, state.design),
+        ...(draft.event?.act === 'decided' ? reasonFault(draft.reason ?? '', REASON_LENGTH, 'Write what was decided, and by whom.') : []),
+      ];
     case 'ended':
       return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
     case 'replanned':
@@ -279,7 +286,7 @@ function reopenFaults(step: StepState, state: BatchState, draft: { values: StepV
 function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === replaces);
   if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
-  if (target.kind === 'ended') return [];
+  if (target.kind === 'ended' || target.kind === 'pit') return [];
   if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
   const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
   return built === undefined ? [] : [{ field: 'entry', message: `${built.spec.title} was logged after it. Correct the entry instead.` }];

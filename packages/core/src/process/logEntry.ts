@@ -1,3 +1,4 @@
+import type { PitEvent } from './pitEvent.js';
 import type { DesignChanges } from './replan.js';
 
 /** What was measured in a step: grams, °C, or the value of a choice. Per piece: `name:CODE`. */
@@ -28,18 +29,20 @@ export type WithdrawnEntry = Written & { kind: 'withdrawn'; replaces: string; re
 export type EndedEntry = Written & { kind: 'ended'; reason: string };
 /** The plan was changed on the way. What was decided at the start stays readable. */
 export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChanges; reason: string };
+/** Something happened at the pit that is no step of its own. */
+export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string };
 /** Something worth keeping. */
 export type NoteEntry = Written & { kind: 'note'; reason: string };
 
 /** The append-only log of a batch: a closed union. */
-export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | NoteEntry;
+export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | NoteEntry;
 export type LogEntryKind = LogEntry['kind'];
-export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'note'];
+export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'note'];
 
 /** An entry before it is written. */
 export type NewLogEntry = LogEntry extends infer E ? (E extends LogEntry ? Omit<E, 'seq' | 'recordedAt'> : never) : never;
 
-type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry;
+type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry;
 
 /** An act as it stands after every correction: the entry, with what it first said when it was corrected. */
 export type StandingEntry = Act & { corrections: CorrectionEntry[] };

@@ -1,5 +1,6 @@
 import type { Product } from '../cure/product.js';
 import type { Section } from '../section/section.js';
+import type { CookProgram } from './cookProgram.js';
 import type { SchoolKind, StepTemplate } from './step.js';
 
 export interface CureDays {
@@ -35,6 +36,8 @@ export interface Process {
   };
   /** lowest core temperature that is asked for, °C */
   coreTargetC: number;
+  /** how it is smoked and cooked; not known of batches that are older than it */
+  program?: CookProgram;
   /** finished weight may not be more than green weight */
   notAboveGreen: boolean;
   steps: StepTemplate[];

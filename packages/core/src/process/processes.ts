@@ -4,13 +4,25 @@ import { chillSteps } from './steps/chillSteps.js';
 import { cureSteps } from './steps/cureSteps.js';
 import { drySteps } from './steps/drySteps.js';
 import { prepSteps } from './steps/prepSteps.js';
+import { smokeProgram, type SmokePlan } from './steps/smokeProgram.js';
 import { smokeSteps } from './steps/smokeSteps.js';
 import { soakSteps } from './steps/soakSteps.js';
+
+const HAM_SMOKE: SmokePlan = {
+  smokeC: 107,
+  smokeH: 5,
+  raiseC: 125,
+  cookH: 4,
+  restH: 0.75,
+  targetC: 66,
+  midway: 'Raise the heat',
+  marks: [{ act: 'glaze', atCoreC: 54 }],
+};
 
 /** Bone-in ham: pumped twice, a week under cover brine (handbook part 2). Common practice; the plain numbers are our own. */
 const HAM_BONE_IN: Process = {
   product: 'ham-bone-in',
-  version: 2,
+  version: 3,
   name: 'Bone-in ham',
   prefix: 'HB',
   cureDays: { pumpAndCover: { shortest: 6, usual: 7, longest: 12 }, equilibrium: { shortest: 14, usual: 21, longest: 35 } },
@@ -28,20 +40,23 @@ const HAM_BONE_IN: Process = {
     packedShare: { low: 0.85, high: 0.95 },
   },
   coreTargetC: 66,
+  program: smokeProgram(HAM_SMOKE),
   notAboveGreen: false,
   steps: [
     ...prepSteps('Trim loose ends, leave the fat, note the shank joint.'),
     ...cureSteps(24),
     ...soakSteps(3),
     ...drySteps(14),
-    ...smokeSteps({ smokeC: 95, smokeH: 6, raiseC: 120, cookH: 4, restH: 0.75, targetC: 66, midway: 'Raise the heat' }),
+    ...smokeSteps(HAM_SMOKE),
     ...chillSteps({ firstH: 4, secondH: 9, evenOutH: 24 }),
   ],
 };
 
+const BACON_SMOKE: SmokePlan = { smokeC: 80, smokeH: 2.5, raiseC: 105, cookH: 2, restH: 0.5, targetC: 64, midway: 'Raise the heat', marks: [] };
+
 const CANADIAN_BACON: Process = {
   product: 'canadian-bacon',
-  version: 2,
+  version: 3,
   name: 'Canadian bacon',
   prefix: 'CB',
   cureDays: { pumpAndCover: { shortest: 5, usual: 6, longest: 10 }, equilibrium: { shortest: 7, usual: 14, longest: 24 } },
@@ -59,20 +74,32 @@ const CANADIAN_BACON: Process = {
     packedShare: { low: 0.8, high: 0.9 },
   },
   coreTargetC: 64,
+  program: smokeProgram(BACON_SMOKE),
   notAboveGreen: false,
   steps: [
     ...prepSteps('Take the silver skin off: no cure passes it. Tie the loin round.'),
     ...cureSteps(24),
     ...soakSteps(0.75),
     ...drySteps(12),
-    ...smokeSteps({ smokeC: 80, smokeH: 2.5, raiseC: 105, cookH: 2, restH: 0.5, targetC: 64, midway: 'Raise the heat' }),
+    ...smokeSteps(BACON_SMOKE),
     ...chillSteps({ firstH: 2, secondH: 5, evenOutH: 24 }),
   ],
 };
 
+const PASTRAMI_SMOKE: SmokePlan = {
+  smokeC: 110,
+  smokeH: 5,
+  raiseC: 125,
+  cookH: 4,
+  restH: 2,
+  targetC: 93,
+  midway: 'Wrap',
+  marks: [{ act: 'wrap', atCoreC: 74 }],
+};
+
 const PASTRAMI: Process = {
   product: 'pastrami',
-  version: 2,
+  version: 3,
   name: 'Pastrami brisket',
   prefix: 'PB',
   cureDays: { pumpAndCover: { shortest: 5, usual: 7, longest: 10 }, equilibrium: { shortest: 7, usual: 9, longest: 18 } },
@@ -90,13 +117,14 @@ const PASTRAMI: Process = {
     packedShare: { low: 0.55, high: 0.65 },
   },
   coreTargetC: 93,
+  program: smokeProgram(PASTRAMI_SMOKE),
   notAboveGreen: true,
   steps: [
     ...prepSteps('Trim the hard fat between the muscles.'),
     ...cureSteps(24),
     ...soakSteps(1),
     ...drySteps(10),
-    ...smokeSteps({ smokeC: 110, smokeH: 5, raiseC: 125, cookH: 4, restH: 2, targetC: 93, midway: 'Wrap' }),
+    ...smokeSteps(PASTRAMI_SMOKE),
     ...chillSteps({ firstH: 3, secondH: 7, evenOutH: 12 }),
   ],
 };

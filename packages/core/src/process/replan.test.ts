@@ -92,6 +92,7 @@ describe('a plan that is changed on the way', () => {
     [{ coldC: 12 }, /4/],
     [{ soakMin: 5000 }, /1440/],
     [{ pickleSaltPercent: 12 }, /not pumped/],
+    [{ pumpPercent: 1 }, /The cure alone makes this brine/],
     [{ skinOn: 'yes' }, /yes or no/],
     [{ nitritePpm: 900 }, /nothing that a plan can change/],
   ])('%j is refused', (changes, said) => {

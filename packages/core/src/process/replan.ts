@@ -1,7 +1,8 @@
 import { thicknessMm, type Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
-import { requireDesign, type BatchDesign, type School } from './batchDesign.js';
+import { HOLD_NAMES, requireDesign, type BatchDesign, type HoldName, type School } from './batchDesign.js';
+import { requireProgram, type CookProgram } from './cookProgram.js';
 import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
 
@@ -13,6 +14,14 @@ export interface DesignChanges {
   soakMin?: number;
   /** ISO instants for jobs, by step; those given before for other jobs stay */
   stepAt?: Record<string, string>;
+  /** ISO; when the meat comes on, until it is weighed */
+  startsAt?: string;
+  /** ISO; when it is wanted on the table */
+  readyBy?: string;
+  /** other stores of the house; those given before for what else is held stay */
+  stores?: Partial<Record<HoldName, string>>;
+  /** how it is smoked and cooked from now on */
+  program?: CookProgram;
   /** pump so much before it lies, % of green. This and what follows only until a brine is mixed */
   pumpPercent?: number;
   /** % of the brine */
@@ -26,9 +35,21 @@ export interface DesignChanges {
 }
 
 /** What may still change when meat and brine have met. */
-export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'coldC', 'soakMin', 'stepAt'];
+export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'coldC', 'soakMin', 'stepAt', 'startsAt', 'readyBy', 'stores', 'program'];
 
-const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, 'skinOn' | 'stepAt'>, { min: number; max: number; unit: string }>> = {
+/** Changes that are no plain number, each with its own check. */
+const REQUIRE = {
+  skinOn: (skinOn: unknown) => {
+    if (typeof skinOn !== 'boolean') throw new InputError('changes.skinOn', 'Skin on: yes or no.');
+  },
+  stepAt: requireInstants,
+  startsAt: (at: unknown) => requireInstant('changes.startsAt', at),
+  readyBy: (at: unknown) => requireInstant('changes.readyBy', at),
+  stores: requireStores,
+  program: requireProgram,
+} as const;
+
+const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, keyof typeof REQUIRE>, { min: number; max: number; unit: string }>> = {
   cureDays: { min: 1, max: 60, unit: 'days' },
   coldC: { min: -1, max: 4, unit: '°C' },
   soakMin: { min: 5, max: 1440, unit: 'min' },
@@ -38,7 +59,7 @@ const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, 'skinOn' | 'stepAt'>,
   thicknessShare: { min: 0.2, max: 1, unit: '' },
 };
 
-export const CHANGE_NAMES = [...Object.keys(LIMITS), 'skinOn', 'stepAt'] as (keyof DesignChanges)[];
+export const CHANGE_NAMES = [...Object.keys(LIMITS), ...Object.keys(REQUIRE)] as (keyof DesignChanges)[];
 
 /**
  * A design with some of it decided anew. An unpumped piece that is to be pumped takes the process's usual pickle.
@@ -50,18 +71,20 @@ export function changedDesign(design: BatchDesign, process: Process, changes: De
   if (asked.length === 0) throw new InputError('changes', 'What is to change? Nothing is given.');
   for (const name of asked) {
     if (!CHANGE_NAMES.includes(name)) throw new InputError('changes', 'That is nothing that a plan can change.');
-    if (name === 'skinOn') {
-      if (typeof changes.skinOn !== 'boolean') throw new InputError('changes.skinOn', 'Skin on: yes or no.');
-    } else if (name === 'stepAt') requireInstants(changes.stepAt);
-    else requireNumber(`changes.${name}`, changes[name], LIMITS[name]);
+    if (name in LIMITS) requireNumber(`changes.${name}`, changes[name], LIMITS[name as keyof typeof LIMITS]);
+    else REQUIRE[name as keyof typeof REQUIRE](changes[name]);
   }
-  const { cureDays, coldC, soakMin, saltPercent, thicknessShare = 1, skinOn, stepAt } = changes;
+  const { cureDays, coldC, soakMin, saltPercent, thicknessShare = 1, skinOn, stepAt, startsAt, readyBy, stores, program } = changes;
   return requireDesign({
     ...design,
     ...(cureDays === undefined ? {} : { cureDays, ...withoutPull(design) }),
     ...(coldC === undefined ? {} : { coldC }),
     ...(soakMin === undefined ? {} : { soakMin }),
     ...(stepAt === undefined ? {} : { stepAt: { ...(cureDays === undefined ? design.stepAt : withoutPull(design).stepAt), ...stepAt } }),
+    ...(startsAt === undefined ? {} : { startsAt: new Date(startsAt).toISOString() }),
+    ...(readyBy === undefined ? {} : { readyBy: new Date(readyBy).toISOString() }),
+    ...(stores === undefined ? {} : { stores: { ...design.stores, ...stores } }),
+    ...(program === undefined ? {} : { program: requireProgram(program) }),
     ...(saltPercent === undefined ? {} : { saltPercent }),
     school: changedSchool(design.school, process, changes),
     pieces: design.pieces.map((piece) => ({ ...piece, section: withSkin(thinner(piece.section, thicknessShare), skinOn) })),
@@ -91,6 +114,24 @@ export function requireInstants(stepAt: unknown): Record<string, string> {
     if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError('changes.stepAt', 'A job’s new time is none.');
   }
   return Object.fromEntries(jobs.map(([id, at]) => [id, new Date(at as string).toISOString()]));
+}
+
+function requireInstant(field: string, at: unknown): void {
+  if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError(field, 'That is no date and time.');
+}
+
+/**
+ * Stores of the house, by what a batch holds there.
+ *
+ * @throws InputError where a store is none
+ */
+export function requireStores(stores: unknown): Partial<Record<HoldName, string>> {
+  if (typeof stores !== 'object' || stores === null || Array.isArray(stores)) throw new InputError('changes.stores', 'Which stores?');
+  for (const [name, store] of Object.entries(stores)) {
+    if (!(HOLD_NAMES as readonly string[]).includes(name)) throw new InputError('changes.stores', 'A batch holds no such thing.');
+    if (typeof store !== 'string' || !/^[a-z0-9-]{1,40}$/.test(store)) throw new InputError('changes.stores', 'There is no such store.');
+  }
+  return { ...stores };
 }
 
 function changedSchool(school: School, { usual }: Process, { pumpPercent, pickleSaltPercent }: DesignChanges): School {

@@ -1,8 +1,13 @@
 import { attempt, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
+import { requireProgram, slowSmokeFault } from './cookProgram.js';
+import { gapLimits } from './gapLimits.js';
 import type { StandingEntry } from './logEntry.js';
 import { changedDesign, LATE_CHANGES, type DesignChanges } from './replan.js';
 import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
+
+/** What may be planned anew after the pull, too. */
+const AFTER_PULL: readonly (keyof DesignChanges)[] = ['soakMin', 'stepAt', 'readyBy', 'stores', 'program'];
 
 const named = (changes: DesignChanges): (keyof DesignChanges)[] =>
   (Object.keys(changes) as (keyof DesignChanges)[]).filter((name) => changes[name] !== undefined);
@@ -16,22 +21,38 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
   if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.keys(MIX_STEP_BRINE).some(isClosed)) {
     return [{ field: 'entry', message: 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.' }];
   }
-  const moved = stepAtFaults(record, state, draft.changes);
+  // A pump so small that its pickle cannot be made is refused here, not found out later.
+  const pumped = attempt(() => schooled(record, state, draft, now), 'changes.pumpPercent');
+  if ('fault' in pumped) return [pumped.fault];
+  const moved = stepAtFaults(record, pumped.value, draft.changes, now);
   if (moved.length > 0) return moved;
-  if (asked.some((name) => name !== 'soakMin' && name !== 'stepAt') && isClosed('pull'))
+  if (asked.includes('startsAt') && state.steps.some((step) => step.closing !== null))
+    return [{ field: 'entry', message: 'The work on it has begun: when the meat comes on is settled.' }];
+  if (asked.some((name) => !AFTER_PULL.includes(name)) && isClosed('pull'))
     return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
   if (asked.includes('soakMin') && isClosed('soak-out')) return [{ field: 'entry', message: 'The soak is over: it cannot be planned anew.' }];
+  if (asked.includes('program') && isClosed('core')) return [{ field: 'entry', message: 'It is off the fire: its program is over.' }];
+  const uncured = draft.changes.program === undefined ? null : slowSmokeFault(requireProgram(draft.changes.program), state.figures.nitrite.applies.value);
+  if (uncured !== null) return [{ field: 'changes.program', message: uncured }];
   return futureFaults(state, withDraft(record, draft), now);
 }
 
+/** Where the school changes, its jobs and limits are those of the other school, its days the usual ones. */
+function schooled(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'replanned' }>, now: number): BatchState {
+  const { pumpPercent, pickleSaltPercent } = draft.changes;
+  if (pumpPercent === undefined || state.design.school.kind === 'pumpAndCover') return state;
+  const cureDays = record.process.cureDays.pumpAndCover.usual;
+  return replay(withDraft(record, { ...draft, changes: { pumpPercent, pickleSaltPercent, cureDays } }), now);
+}
+
 /** Jobs that are not there, or done, cannot be moved; nothing is moved a year away. */
-function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {} }: DesignChanges): EntryFault[] {
+function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {} }: DesignChanges, now: number): EntryFault[] {
   for (const [id, at] of Object.entries(stepAt)) {
     const step = state.steps.find((candidate) => candidate.spec.id === id);
     if (step === undefined) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
     if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
     if (Math.abs(Date.parse(at) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
-    const limit = limitFault(record, state, step, Date.parse(at), (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])));
+    const limit = limitFault(record, state, step, Date.parse(at), now, (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])));
     if (limit !== null) return [{ field: 'changes.stepAt', message: limit }];
   }
   return [];
@@ -47,20 +68,17 @@ function limitFault(
   { design, steps }: BatchState,
   { spec }: StepState,
   at: number,
+  now: number,
   movedTo: (stepId: string) => number | null,
 ): string | null {
   const anchor = steps.find((other) => other.spec.id === spec.after.step);
   if (anchor === undefined) return null;
   const from = anchor.closing === null ? (movedTo(anchor.spec.id) ?? anchor.dueAt) : Date.parse(anchor.closing.at);
-  const days = process.cureDays[design.school.kind];
-  const [least, most] =
-    spec.id === 'pull'
-      ? [Math.min(days.shortest, design.cureDays) * 24, Math.max(days.longest, design.cureDays) * 24]
-      : 'h' in spec.after
-        ? [Math.min(spec.after.h, spec.stretch?.leastH ?? spec.after.h), Math.max(spec.after.h + spec.graceH, spec.stretch?.mostH ?? 0)]
-        : [0, Infinity];
+  const { leastH: least, mostH: most } = gapLimits(spec, process, design);
   const words = (h: number) => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
   if (at < from + least * HOUR_MS - SLACK_MS) return `${spec.title} not sooner than ${words(least)} after ${anchor.spec.title.toLowerCase()}.`;
+  // How late something is that is overdue nobody knows yet: what follows it may wait for it.
+  if (anchor.closing === null && movedTo(anchor.spec.id) === null && anchor.dueAt < now) return null;
   // What is late already cannot be on time: it is only not put off further.
   if (at > Math.max(from + most * HOUR_MS, steps.find((other) => other.spec.id === spec.id)?.dueAt ?? 0) + SLACK_MS)
     return `${spec.title} not later than ${words(most)} after ${anchor.spec.title.toLowerCase()}.`;

@@ -72,7 +72,7 @@ export interface CoolingState {
 }
 
 /** Ingoing nitrite from which the longer chill gates hold, ppm [FSIS Appendix B, value from memory]. */
-const CURED_PPM = 100;
+export const CURED_PPM = 100;
 
 const HOUR_MS = 3_600_000;
 

@@ -46,6 +46,9 @@ export function localDay(at: number, timeZone: string): { date: string; weekday:
   return { date: wall.toISOString().slice(0, 10), weekday: wall.getUTCDay() };
 }
 
+/** What the clocks of a place show, min from midnight. */
+export const localMinute = (at: number, timeZone: string): number => Math.floor((wallMs(at, timeZone) % (DAY_MIN * MINUTE_MS)) / MINUTE_MS);
+
 /**
  * The instant at which the clocks of a place show a time. A time that a change of the clocks leaves out is that much later; one that
  * comes twice is the first of the two.

@@ -4,11 +4,18 @@ export interface Resource {
   name: string;
   kind: 'refrigerator' | 'smoker' | 'tub';
   capacity: number;
+  /** when it is out of order; ISO */
+  closed?: { from: string; to: string; why: string }[];
 }
 
 /** What a batch holds from one job to another. */
 export interface Hold {
+  /** its name within the batch */
+  id?: string;
+  /** the store that it is planned for */
   resource: string;
+  /** other stores that would do as well */
+  orElse?: string[];
   amount: number;
   from: string;
   until: string;
@@ -46,6 +53,23 @@ export interface SchedulableBatch {
   readyBy?: string;
 }
 
+/** Another way to make a batch, in place of the one that is planned. */
+export interface Variant {
+  /** what is different, for whoever proposes it */
+  name: string;
+  batch: SchedulableBatch;
+}
+
+/** What somebody wishes of a batch, or what already is so. */
+export type Wish =
+  | { kind: 'done'; step: string; title: string }
+  | { kind: 'notBeforeNow' }
+  | { kind: 'gap'; step: string; title: string; before: string; leastH: number; mostH: number }
+  | { kind: 'notBefore'; step: string; title: string; at: string }
+  | { kind: 'notAfter'; step: string; title: string; at: string }
+  | { kind: 'readyBy'; at: string }
+  | { kind: 'noTimeLeft' };
+
 /** A job with its time. */
 export interface ScheduledStep {
   batch: string;
@@ -56,17 +80,29 @@ export interface ScheduledStep {
 
 export type Clash =
   | { kind: 'full'; resource: string; from: string; to: string; most: number; capacity: number; batches: string[] }
+  | { kind: 'closed'; resource: string; from: string; to: string; why: string; batches: string[] }
   | { kind: 'programs'; resource: string; from: string; to: string; batches: string[] }
   | { kind: 'hands'; from: string; to: string; most: number; batches: string[] }
   | { kind: 'night'; batch: string; step: string; at: string }
-  | { kind: 'late'; batch: string; readyBy: string; at: string }
-  | { kind: 'impossible'; batch: string; wishes: string[] };
+  /** `wishes` where no other time for it would help: they contradict each other, and each of them left out the rest can be had */
+  | { kind: 'late'; batch: string; readyBy: string; at: string; wishes?: Wish[] }
+  | { kind: 'impossible'; batch: string; wishes: Wish[] };
 
-/** Other times for one batch that do away with clashes, and what they cost. */
+/** A job that moves; one that was not there before stood nowhere. */
+export type Move = ScheduledStep & { title: string; was: string | null };
+
+/** Another place for one batch that does away with clashes, and what it costs. */
 export interface Proposal {
   batch: string;
-  /** the jobs that move, and when they stood */
-  moves: (ScheduledStep & { was: string })[];
+  /** at other hours only, in other stores, or made in another way */
+  kind: 'hours' | 'stores' | 'variant';
+  /** the name of the variant */
+  variant?: string;
+  /** the stores that it is moved to, by hold */
+  stores: Record<string, string>;
+  moves: Move[];
+  /** when every job that is still to fall due lies then, ISO by step: what does not move is to stay where it is, too */
+  at: Record<string, string>;
   /** clashes fewer in all */
   solves: number;
   /** those that are gone, by `clashKey` */

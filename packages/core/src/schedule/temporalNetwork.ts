@@ -1,21 +1,21 @@
 /** At least and at most so long between two events, minutes; `wish` says whose word it is. Event 0 is the beginning of time. */
-export interface Between {
+export interface Between<W = string> {
   from: number;
   to: number;
   least: number;
   /** Infinity where there is no most */
   most: number;
-  wish: string;
+  wish: W;
 }
 
 /** For every event the earliest and latest minute after event 0 that all the others leave it; or the wishes that contradict each other. */
-export type Windows = { earliest: number[]; latest: number[] } | { conflict: string[] };
+export type Windows<W = string> = { earliest: number[]; latest: number[] } | { conflict: W[] };
 
-interface Edge {
+interface Edge<W> {
   from: number;
   to: number;
   weight: number;
-  wish: string;
+  wish: W;
 }
 
 /**
@@ -24,8 +24,8 @@ interface Edge {
  *
  * @param events how many, with event 0
  */
-export function propagate(events: number, constraints: readonly Between[]): Windows {
-  const edges = constraints.flatMap(({ from, to, least, most, wish }): Edge[] => [
+export function propagate<W = string>(events: number, constraints: readonly Between<W>[]): Windows<W> {
+  const edges = constraints.flatMap(({ from, to, least, most, wish }): Edge<W>[] => [
     ...(Number.isFinite(most) ? [{ from, to, weight: most, wish }] : []),
     ...(Number.isFinite(least) ? [{ from: to, to: from, weight: -least, wish }] : []),
   ]);
@@ -40,7 +40,7 @@ export function propagate(events: number, constraints: readonly Between[]): Wind
 }
 
 /** Shortest ways from event 0; from everywhere first, so that a contradiction far from it is found, too. */
-function shortest(events: number, edges: readonly Edge[]): { ways: number[] } | { conflict: string[] } {
+function shortest<W>(events: number, edges: readonly Edge<W>[]): { ways: number[] } | { conflict: W[] } {
   const anywhere = relax(events, edges, new Array<number>(events).fill(0));
   if ('conflict' in anywhere) return anywhere;
   return relax(
@@ -51,10 +51,10 @@ function shortest(events: number, edges: readonly Edge[]): { ways: number[] } | 
 }
 
 /** Bellman and Ford, with the way back kept. */
-function relax(events: number, edges: readonly Edge[], ways: number[]): { ways: number[] } | { conflict: string[] } {
-  const by = new Array<Edge | undefined>(events).fill(undefined);
+function relax<W>(events: number, edges: readonly Edge<W>[], ways: number[]): { ways: number[] } | { conflict: W[] } {
+  const by = new Array<Edge<W> | undefined>(events).fill(undefined);
   for (let round = 0; round <= events; round += 1) {
-    let last: Edge | undefined;
+    let last: Edge<W> | undefined;
     for (const edge of edges) {
       const far = (ways[edge.from] ?? Infinity) + edge.weight;
       if (far < (ways[edge.to] ?? Infinity) - 1e-9) {
@@ -70,10 +70,10 @@ function relax(events: number, edges: readonly Edge[], ways: number[]): { ways: 
 }
 
 /** The wishes along the round trip that a step back from an event leads into. */
-function wishesRound(by: readonly (Edge | undefined)[], from: number, events: number): string[] {
+function wishesRound<W>(by: readonly (Edge<W> | undefined)[], from: number, events: number): W[] {
   let event = from;
   for (let i = 0; i < events; i += 1) event = by[event]?.from ?? event;
-  const wishes: string[] = [];
+  const wishes: W[] = [];
   const start = event;
   do {
     const edge = by[event];

@@ -19,9 +19,11 @@ export class Timeline {
   readonly slots: number;
   /** 1 where somebody works */
   readonly open: Uint8Array;
-  /** jobs that keep hands */
+  /** batches that keep hands */
   readonly busy: Uint16Array;
   private readonly used = new Map<string, Float64Array>();
+  /** 1 where a store is out of order; only of those that ever are */
+  private readonly closed = new Map<string, Uint8Array>();
   /** by resource and program */
   private readonly programs = new Map<string, Map<string, Float64Array>>();
 
@@ -30,6 +32,8 @@ export class Timeline {
     readonly hours: WorkingHours,
     now: number,
     until: number,
+    /** how much more than usual it weighs that jobs move */
+    readonly steadiness = 1,
   ) {
     requireHours(hours);
     if (!Number.isFinite(now)) throw new InputError('now', 'What time is it? No instant is given.');
@@ -44,7 +48,22 @@ export class Timeline {
       if (this.used.has(resource.id)) throw new InputError('resources', `Two resources are called ${resource.id}.`);
       this.used.set(resource.id, new Float64Array(this.slots));
       this.programs.set(resource.id, new Map());
+      if (resource.closed !== undefined && resource.closed.length > 0) this.closed.set(resource.id, this.slotsOf(resource.closed, resource.name));
     }
+  }
+
+  private slotsOf(spans: readonly { from: string; to: string }[], name: string): Uint8Array {
+    const found = new Uint8Array(this.slots);
+    for (const { from, to } of spans) {
+      const [begins, ends] = [Date.parse(from), Date.parse(to)];
+      if (!(ends > begins)) throw new InputError('resources', `${name} is out of order until before it is so.`);
+      found.fill(1, this.clip(Math.floor((begins - this.from) / SLOT_MS)), this.clip(Math.ceil((ends - this.from) / SLOT_MS)));
+    }
+    return found;
+  }
+
+  closedOf(resource: string): Uint8Array | undefined {
+    return this.closed.get(resource);
   }
 
   slotOf(at: number): number {
@@ -87,35 +106,53 @@ export class Timeline {
       programs?.set(hold.program, own);
       for (let slot = from; slot < until; slot += 1) own[slot] = (own[slot] ?? 0) + sign;
     }
-    for (const step of batch.steps) {
-      if (step.doneAt !== undefined) continue;
-      const slot = times.get(step.id);
-      if (slot === undefined) continue;
-      for (let s = this.clip(slot); s < this.clip(slot + handsSlots(step)); s += 1) this.busy[s] = (this.busy[s] ?? 0) + sign;
-    }
+    for (const slot of this.handsOf(batch, times)) this.busy[slot] = (this.busy[slot] ?? 0) + sign;
   }
 
-  /** What holding so much would be too much, summed up to each slot; looked at from one slot to another only. */
-  overloadOf(hold: Hold, from = 0, until = this.slots): Float64Array {
+  /** Fills a store for a time, or frees it again. */
+  block(resource: string, from: number, to: number, sign: 1 | -1): void {
+    const used = this.usedOf(resource);
+    const capacity = this.resources.find(({ id }) => id === resource)?.capacity ?? 0;
+    for (let slot = this.clip(from); slot < this.clip(to); slot += 1) used[slot] = (used[slot] as number) + sign * capacity;
+  }
+
+  /** The slots at which a batch keeps somebody: one pair of hands does all its jobs. */
+  private handsOf(batch: SchedulableBatch, times: Times): Set<number> {
+    const kept = new Set<number>();
+    for (const step of batch.steps) {
+      const from = times.get(step.id);
+      if (step.doneAt !== undefined || from === undefined) continue;
+      for (let slot = this.clip(from); slot < this.clip(from + handsSlots(step)); slot += 1) kept.add(slot);
+    }
+    return kept;
+  }
+
+  /** What holding so much would be too much, summed up to each slot; looked at from one slot to another only. Null where it never is. */
+  overloadOf(hold: Hold, from = 0, until = this.slots): Float64Array | null {
     const used = this.usedOf(hold.resource);
     const capacity = this.resources.find(({ id }) => id === hold.resource)?.capacity ?? 0;
     const others = hold.program === undefined ? [] : this.othersOf(hold.resource, hold.program);
-    const sums = new Float64Array(this.slots + 1);
     const free = capacity * (1 + 1e-9) - hold.amount;
-    const last = this.clip(until);
-    for (let slot = this.clip(from); slot < last; slot += 1) {
+    const [first, last] = [this.clip(from), this.clip(until)];
+    const closed = this.closed.get(hold.resource);
+    let sums: Float64Array | null = null;
+    let sum = 0;
+    for (let slot = first; slot < last; slot += 1) {
       const here = used[slot] as number;
-      let sum = sums[slot] as number;
       if (here > free) sum += 1 + (here - free) / capacity;
+      if (closed !== undefined && closed[slot] === 1) sum += 1;
       if (here > 0) for (const other of others) if ((other[slot] as number) > 0) sum += 1;
-      sums[slot + 1] = sum;
+      if (sum > 0) {
+        sums ??= new Float64Array(this.slots + 1);
+        sums[slot + 1] = sum;
+      }
     }
-    return sums.fill(sums[last] as number, last);
+    return sums?.fill(sum, last) ?? null;
   }
 
   /** Sum of something between two slots. */
-  between(sums: Float64Array, from: number, until: number): number {
-    return until <= from ? 0 : (sums[this.clip(until)] ?? 0) - (sums[this.clip(from)] ?? 0);
+  between(sums: Float64Array | null, from: number, until: number): number {
+    return sums === null || until <= from ? 0 : (sums[this.clip(until)] ?? 0) - (sums[this.clip(from)] ?? 0);
   }
 }
 

@@ -3,7 +3,6 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useBatch, type Batch } from '../../data/batches';
 import { BrineSheet } from '../../instruments/BrineSheet';
-import { ChillGates } from '../../instruments/ChillGates';
 import { FindingStrip } from '../../instruments/FindingStrip';
 import { NitriteGauge } from '../../instruments/NitriteGauge';
 import { PumpPanel } from '../../instruments/PumpPanel';
@@ -23,10 +22,15 @@ import { Ticket } from './Ticket';
 const CurePanel = lazy(async () => ({ default: (await import('./cure/CurePanel')).CurePanel }));
 
 const PullCheck = lazy(async () => ({ default: (await import('./cure/PullCheck')).PullCheck }));
+const ColdPanel = lazy(async () => ({ default: (await import('../../shell/pit/ColdPanel')).ColdPanel }));
+const BatchChill = lazy(async () => ({ default: (await import('./BatchChill')).BatchChill }));
 const CutFaceField = lazy(async () => ({ default: (await import('./cure/CutFaceField')).CutFaceField }));
 
 /** Stations at which salt is still on its way. */
 const SALT_MOVES: readonly (string | null)[] = ['prep', 'cure', 'soak', 'dry'];
+
+/** Stations at which the pit has something to show, or to be set. */
+const PIT_STATIONS: readonly string[] = ['dry', 'smoke', 'cook', 'chill'];
 
 /** One batch: its ticket, the present step, and every figure that follows. */
 export function BatchPage() {
@@ -81,7 +85,14 @@ function WholeBatch({ batch }: { batch: Batch }) {
             <CurePanel batch={batch} now={now} />
           </Suspense>
         )}
-        {chilling && <ChillGates gates={state.cooling} now={now} />}
+        {chilling && (
+          <Suspense fallback={null}>
+            <BatchChill batch={batch} />
+          </Suspense>
+        )}
+        <Suspense fallback={null}>
+          <ColdPanel batch={batch} />
+        </Suspense>
         <NitriteGauge
           nitrite={figures.nitrite}
           target={state.design.nitritePpm}
@@ -113,6 +124,11 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
           {record.process.name}, {tagWeight(green, preferences)} green, {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
         </p>
       </div>
+      {state.station !== null && PIT_STATIONS.includes(state.station) && (
+        <Link className="lnk bench-link" to={`/pit/${record.id}`}>
+          At the pit
+        </Link>
+      )}
       <Link className="lnk bench-link" to={benchOfBatch({ id: record.id, code: record.code, design: state.design })}>
         Its sheet on the Bench
       </Link>

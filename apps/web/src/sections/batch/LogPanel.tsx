@@ -3,6 +3,7 @@ import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { Glyph } from '../../shell/glyphs';
+import { pitEventTitle } from '../../shell/pit/words';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
@@ -139,6 +140,8 @@ function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch):
       return 'Thrown away';
     case 'replanned':
       return 'New plan';
+    case 'pit':
+      return pitEventTitle(entry.event);
     case 'note':
       return 'Note';
   }

@@ -1,21 +1,26 @@
-import { schedulable, type HousePlan, type Proposal, type ScheduleParams } from '@bunkhouse/core';
+import type { HousePlan, Schedule } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { useHousePlan } from '../../data/housePlan';
 import { Choice } from '../../shell/Choice';
 import { useNow } from '../../shell/useNow';
-import { useLook } from '../../workers/useSchedule';
+import { useAsk } from '../../workers/useSchedule';
+import { useScheduleParams } from '../../workers/useScheduleParams';
 import { rowOf } from './bands';
 import { Clashes } from './Clashes';
 import { DayList } from './DayList';
+import { FeedPanel } from './FeedPanel';
 import { HoursForm } from './HoursForm';
-import { WeeksPicture } from './WeeksPicture';
+import { MendPanel } from './MendPanel';
+import { usePlanMoves, type PlanMoves } from './usePlanMoves';
+import { endOf, SPANS, useView, type View } from './useView';
+import { WeeksPicture, type Ghost } from './WeeksPicture';
 
-const SPANS = { weeks: 'Three weeks', season: 'Season' } as const;
-const DAYS = { weeks: 21, season: 84 } as const;
-const QUARTER_MS = 900_000;
+/** What is open above the picture. */
+type Open = 'hours' | 'feed' | 'mend' | null;
 
 /** Every batch, every day: bands for each station, the cook's hours, what is full, what clashes and what would help. */
 export function Calendar() {
@@ -37,51 +42,35 @@ export function Calendar() {
 
 function Weeks({ batches, plan }: { batches: Batch[]; plan: HousePlan }) {
   const now = useNow();
-  const [spanKind, setSpanKind] = useState<keyof typeof SPANS>('weeks');
-  const [weeksOff, setWeeksOff] = useState(0);
-  const [preview, setPreview] = useState<Proposal | null>(null);
-  const [settingUp, setSettingUp] = useState(false);
-  const monday = dayjs(now)
-    .startOf('day')
-    .subtract((dayjs(now).day() + 6) % 7, 'day')
-    .add(weeksOff, 'week');
-  const days = DAYS[spanKind];
+  const view = useView(now);
+  const moves = usePlanMoves(batches);
+  const [open, setOpen] = useState<Open>(null);
+  const [ghosts, setGhosts] = useState<Ghost[] | null>(null);
   const rows = useMemo(() => batches.map(rowOf), [batches]);
-  const params = useMemo(() => paramsOf(batches, plan, now), [batches, plan, now]);
-  const { look, fault } = useLook(params);
-  const last = monday.add(days - 1, 'day');
+  const { params, variants } = useScheduleParams(batches, plan, now);
+  const { answer: look, fault } = useAsk({ kind: 'look', params });
+  useHotkeys('mod+z', () => void moves.undo(), { preventDefault: true });
+  useHotkeys('mod+shift+z, mod+y', () => void moves.redo(), { preventDefault: true });
+  const toggle = (what: Open) => {
+    setOpen(open === what ? null : what);
+    setGhosts(null);
+  };
   return (
     <>
-      <div className="page-head calendar-head">
-        <h1 className="title">
-          {monday.format(monday.month() === last.month() ? 'D' : 'D MMMM')} to {last.format('D MMMM')}
-        </h1>
-        <div className="calendar-acts">
-          <button type="button" className="btn" onClick={() => setWeeksOff(weeksOff - 1)}>
-            Week before
-          </button>
-          <button type="button" className="btn" onClick={() => setWeeksOff(0)} aria-disabled={weeksOff === 0}>
-            Now
-          </button>
-          <button type="button" className="btn" onClick={() => setWeeksOff(weeksOff + 1)}>
-            Week after
-          </button>
-          <Choice quiet label="How much is shown" value={spanKind} options={SPANS} onChange={setSpanKind} />
-          <button type="button" className="btn" aria-expanded={settingUp} onClick={() => setSettingUp(!settingUp)}>
-            Hours and stores
-          </button>
-        </div>
-      </div>
-      {settingUp && <HoursForm plan={plan} onDone={() => setSettingUp(false)} />}
+      <Head view={view} moves={moves} open={open} onOpen={toggle} mendable={isMendable(look)} />
+      {open === 'hours' && <HoursForm plan={plan} now={now} onDone={() => setOpen(null)} />}
+      {open === 'feed' && <FeedPanel />}
+      {open === 'mend' && <MendPanel params={params} rows={rows} plan={plan} moves={moves} onShow={setGhosts} onDone={() => toggle('mend')} />}
       {fault !== null && <p className="fault">{fault}</p>}
-      {look !== null && <Clashes look={look} rows={rows} plan={plan} preview={preview} onPreview={setPreview} />}
+      {look !== null && open !== 'mend' && <Clashes look={look} rows={rows} plan={plan} variants={variants} moves={moves} shown={ghosts} onShow={setGhosts} />}
       {rows.length === 0 ? (
         <p className="lead">
           No batch is running. <Link to="/new">Plan one</Link>
         </p>
       ) : (
         <>
-          <WeeksPicture rows={rows} from={monday.valueOf()} days={days} now={now} plan={plan} params={params} look={look} preview={preview} />
+          <Said moves={moves} plan={plan} now={now} />
+          <WeeksPicture rows={rows} view={view} now={now} plan={plan} params={params} look={look} ghosts={ghosts} moves={moves} />
           <DayList rows={rows} now={now} hours={plan.hours} />
         </>
       )}
@@ -89,12 +78,72 @@ function Weeks({ batches, plan }: { batches: Batch[]; plan: HousePlan }) {
   );
 }
 
-/** The plans of all batches as the scheduler reads them, to the quarter of an hour. */
-function paramsOf(batches: readonly Batch[], plan: HousePlan, now: number): ScheduleParams {
-  return {
-    batches: batches.map(({ record, state }) => schedulable(record, state, plan.resources)),
-    resources: plan.resources,
-    hours: plan.hours,
-    now: new Date(Math.floor(now / QUARTER_MS) * QUARTER_MS).toISOString(),
-  };
+const isMendable = (look: Schedule | null): boolean => look !== null && look.clashes.length > 0;
+
+function Head({ view, moves, open, onOpen, mendable }: { view: View; moves: PlanMoves; open: Open; onOpen: (what: Open) => void; mendable: boolean }) {
+  const first = dayjs(view.from);
+  const last = dayjs(endOf(view)).subtract(1, 'day');
+  const step = Math.min(21, view.days);
+  return (
+    <div className="page-head calendar-head">
+      <h1 className="title">
+        {first.format(first.month() === last.month() ? 'D' : 'D MMMM')} to {last.format('D MMMM')}
+      </h1>
+      <div className="calendar-acts view-acts">
+        <button type="button" className="btn" onClick={() => view.pan(-step)} aria-label="Earlier days">
+          Earlier
+        </button>
+        <button type="button" className="btn" onClick={view.home} aria-disabled={view.isHome}>
+          Now
+        </button>
+        <button type="button" className="btn" onClick={() => view.pan(step)} aria-label="Later days">
+          Later
+        </button>
+        <Choice quiet label="How much is shown" value={view.span} options={SPANS} onChange={view.show} />
+      </div>
+      <div className="calendar-acts">
+        <button type="button" className="btn quiet" onClick={() => void moves.undo()} disabled={!moves.canUndo || moves.busy}>
+          Undo move
+        </button>
+        <button type="button" className="btn quiet" onClick={() => void moves.redo()} disabled={!moves.canRedo || moves.busy}>
+          Redo move
+        </button>
+        <button type="button" className={mendable && open !== 'mend' ? 'btn go' : 'btn'} aria-expanded={open === 'mend'} onClick={() => onOpen('mend')}>
+          Mend the plan
+        </button>
+        <button type="button" className="btn" aria-expanded={open === 'feed'} onClick={() => onOpen('feed')}>
+          On your telephone
+        </button>
+        <button type="button" className="btn" aria-expanded={open === 'hours'} onClick={() => onOpen('hours')}>
+          Hours and stores
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** What was refused, and whether this device's clock is another one than the house's. */
+function Said({ moves, plan, now }: { moves: PlanMoves; plan: HousePlan; now: number }) {
+  const zone = plan.hours.timeZone;
+  const elsewhere = useMemo(() => {
+    const shown = (timeZone?: string) => new Date(now).toLocaleString('en-GB', { timeZone, dateStyle: 'short', timeStyle: 'short' });
+    return shown() !== shown(zone);
+  }, [zone, now]);
+  return (
+    <>
+      <p className="calendar-said" role="status">
+        {moves.fault !== null && (
+          <>
+            <span className="fault">{moves.fault}</span>{' '}
+            <button type="button" className="lnk" onClick={moves.clear}>
+              Understood
+            </button>
+          </>
+        )}
+      </p>
+      {elsewhere && (
+        <p className="note">Times are shown by this device’s clock. The house works by the clocks of {zone.replaceAll('_', ' ')}, which show another time.</p>
+      )}
+    </>
+  );
 }

@@ -3,21 +3,15 @@ import type { HousePlan } from '@bunkhouse/core';
 import { useState } from 'react';
 import { changeHousePlan } from '../../data/housePlan';
 import { Refusal } from '../../data/request';
+import { ClockField } from '../../instruments/ClockField';
 import { NumberField } from '../../instruments/NumberField';
 import { usePreferences } from '../../shell/preferences';
+import { StoresFields } from './StoresFields';
 
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
 const NIGHTS = ['smoke', 'cook', 'chill'] as const;
-const UNITS = { refrigerator: 'L', smoker: 'racks', tub: 'tubs' } as const;
-
-const clock = (minutes: number): string => `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
-const minutesOf = (text: string, whenMidnight: number): number => {
-  const [hours = 0, minutes = 0] = text.split(':').map(Number);
-  return hours * 60 + minutes || whenMidnight;
-};
-
 /** When the house works and what it has. */
-export function HoursForm({ plan, onDone }: { plan: HousePlan; onDone: () => void }) {
+export function HoursForm({ plan, now, onDone }: { plan: HousePlan; now: number; onDone: () => void }) {
   const { name } = usePreferences();
   const { hours } = plan;
   const [week, setWeek] = useState(hours.week.map((spans) => spans[0] ?? { fromMin: 0, toMin: 0 }));
@@ -63,21 +57,12 @@ export function HoursForm({ plan, onDone }: { plan: HousePlan; onDone: () => voi
           <legend className="label">The week</legend>
           {week.map((span, day) => (
             <div key={DAYS[day]} className="hours-day">
-              <span>{DAYS[day]}</span>
-              <input
-                className="box"
-                type="time"
-                aria-label={`${DAYS[day]} from`}
-                value={clock(span.fromMin)}
-                onChange={(e) => setDay(day, { fromMin: minutesOf(e.target.value, 0) })}
-              />
-              <input
-                className="box"
-                type="time"
-                aria-label={`${DAYS[day]} to`}
-                value={clock(span.toMin)}
-                onChange={(e) => setDay(day, { toMin: minutesOf(e.target.value, 0) })}
-              />
+              <span>
+                {DAYS[day]}
+                {span.fromMin === span.toMin && <small className="note"> off</small>}
+              </span>
+              <ClockField label={`${DAYS[day]} from`} value={span.fromMin} onChange={(fromMin) => setDay(day, { fromMin })} />
+              <ClockField label={`${DAYS[day]} to`} value={span.toMin} onChange={(toMin) => setDay(day, { toMin })} />
             </div>
           ))}
           <p className="note">From and to alike: a day off.</p>
@@ -101,15 +86,7 @@ export function HoursForm({ plan, onDone }: { plan: HousePlan; onDone: () => voi
               </label>
             ))}
           </fieldset>
-          {resources.map((resource, i) => (
-            <NumberField
-              key={resource.id}
-              label={`${resource.name} holds`}
-              sign={UNITS[resource.kind]}
-              value={resource.capacity}
-              onChange={(capacity) => setResources(resources.map((other, k) => (k === i ? { ...other, capacity: capacity ?? Number.NaN } : other)))}
-            />
-          ))}
+          <StoresFields resources={resources} now={now} onChange={setResources} />
           {fault !== null && (
             <p className="fault" role="alert">
               {fault}

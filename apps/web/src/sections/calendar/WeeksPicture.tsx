@@ -1,4 +1,4 @@
-import { usedOver, workSpans, type HousePlan, type Proposal, type Resource, type Schedule, type ScheduleParams } from '@bunkhouse/core';
+import { handsOver, usedOver, workSpans, type HousePlan, type Schedule, type ScheduleParams } from '@bunkhouse/core';
 import { scaleTime } from 'd3-scale';
 import dayjs from 'dayjs';
 import { useMemo } from 'react';
@@ -7,9 +7,13 @@ import { useWidth } from '../../instruments/useWidth';
 import { usePreferences } from '../../shell/preferences';
 import { digits, tagWeight } from '../../shell/quantities';
 import type { Row } from './bands';
+import { MovableBatch } from './MovableBatch';
 import { MovableJob } from './MovableJob';
+import type { PlanMoves } from './usePlanMoves';
+import { usePanning } from './usePanning';
+import { endOf, type View } from './useView';
+import { STORE_UNITS } from '../../shell/clashWords';
 
-const DAY_MS = 86_400_000;
 const HEAD = 34;
 const ROW = 34;
 const LANE = 56;
@@ -17,42 +21,62 @@ const LABELS = 200;
 const USUAL_WIDTH = 1180;
 const BAND = 13;
 
-/** Three weeks or a season: a row for each batch, lanes for what is full, the now line through all of them. */
+/** Where a job would come to lie, ms. */
+export interface Ghost {
+  batch: string;
+  at: number;
+}
+
+/** A week, three or a season: a row for each batch, lanes for what is full, the now line through all of them. */
 export function WeeksPicture({
   rows,
-  from,
-  days,
+  view,
   now,
   plan,
   params,
   look,
-  preview,
+  ghosts,
+  moves,
 }: {
   rows: readonly Row[];
-  from: number;
-  days: number;
+  view: View;
   now: number;
   plan: HousePlan;
   params: ScheduleParams;
   look: Schedule | null;
-  preview: Proposal | null;
+  ghosts: readonly Ghost[] | null;
+  moves: PlanMoves;
 }) {
+  const { from, days } = view;
   const [svg, width] = useWidth<SVGSVGElement>(USUAL_WIDTH);
   const navigate = useNavigate();
   const preferences = usePreferences();
-  const to = from + days * DAY_MS;
+  const to = endOf(view);
   const x = useMemo(() => scaleTime([from, to], [LABELS, width]), [from, to, width]);
   const place = (at: number) => Math.min(width, Math.max(LABELS, x(at)));
   const work = useMemo(() => workSpans(plan.hours, from, to), [plan.hours, from, to]);
+  const panning = usePanning(svg, view, (width - LABELS) / days);
   const uses = useMemo(() => usedOver(params, { from, to }), [params, from, to]);
+  const hands = useMemo(() => handsOver(params, { from, to }), [params, from, to]);
+  const full: LaneOf[] = [
+    ...plan.resources.map(({ id, name, kind, capacity }) => ({
+      id,
+      name,
+      unit: STORE_UNITS[kind],
+      tint: kind === 'smoker' ? 'smoke' : 'chill',
+      capacity,
+      use: uses.get(id) ?? [],
+    })),
+    { id: 'hands', name: 'Hands', unit: 'at once', tint: 'hands', capacity: plan.hours.hands, use: hands },
+  ];
   const lanes = HEAD + rows.length * ROW;
-  const height = lanes + plan.resources.length * LANE + 4;
+  const height = lanes + full.length * LANE + 4;
   const clashing = new Set(
     (look?.clashes ?? []).flatMap((clash) => (clash.kind === 'night' || clash.kind === 'hands' ? [] : 'batches' in clash ? clash.batches : [clash.batch])),
   );
   return (
     <div className="panel weeks">
-      <svg ref={svg} viewBox={`0 0 ${width} ${height}`} style={{ height }} role="group" aria-label="Batches over the days">
+      <svg ref={svg} viewBox={`0 0 ${width} ${height}`} style={{ height }} role="group" aria-label="Batches over the days" {...panning}>
         <rect x={LABELS} y={HEAD} width={width - LABELS} height={height - HEAD} className="night" />
         {work.map((span) => (
           <rect key={span.from} x={place(span.from)} y={HEAD} width={Math.max(0, place(span.to) - place(span.from))} height={height - HEAD} className="work" />
@@ -69,7 +93,6 @@ export function WeeksPicture({
         ))}
         {rows.map((row, i) => {
           const y = HEAD + i * ROW;
-          const moved = preview?.batch === row.id ? preview : null;
           return (
             <g key={row.id}>
               <path d={`M0 ${y}H${width}`} className="row-line" />
@@ -115,21 +138,22 @@ export function WeeksPicture({
                   className="past"
                 />
               )}
+              <MovableBatch row={row} x={x} y={y + 14} height={BAND + 4} left={LABELS} right={width} moves={moves} />
               {row.jobs.map((job, k) =>
                 job.at < from || job.at > to ? null : (
-                  <MovableJob key={job.id} row={row} job={job} x={x} y={y} small={job.beside || days > 21} crowded={isCrowded(row, k, x)} />
+                  <MovableJob key={job.id} row={row} job={job} x={x} y={y} small={job.beside || days > 21} crowded={isCrowded(row, k, x)} moves={moves} />
                 ),
               )}
-              {moved?.moves.map((move) =>
-                Date.parse(move.at) < from || Date.parse(move.at) > to ? null : (
-                  <path key={move.step} d={`M${x(Date.parse(move.at))} ${y + 9}v22`} className="moved" />
-                ),
-              )}
+              {ghosts
+                ?.filter((ghost) => ghost.batch === row.id && ghost.at >= from && ghost.at <= to)
+                .map((ghost) => (
+                  <path key={ghost.at} d={`M${x(ghost.at)} ${y + 9}v22`} className="moved" />
+                ))}
             </g>
           );
         })}
-        {plan.resources.map((resource, i) => (
-          <Lane key={resource.id} resource={resource} use={uses.get(resource.id) ?? []} y={lanes + i * LANE} width={width} place={place} />
+        {full.map((lane, i) => (
+          <Lane key={lane.id} {...lane} y={lanes + i * LANE} width={width} place={place} />
         ))}
         {now > from && now < to && <path d={`M${x(now)} 0V${height}`} className="now-line" />}
       </svg>
@@ -146,41 +170,37 @@ function isCrowded({ jobs }: Row, k: number, x: (at: number) => number): boolean
 
 const HANDLE_PX = 10;
 
-const UNITS = { refrigerator: 'L', smoker: 'racks', tub: 'tubs' } as const;
+/** Something that is used up to its capacity. */
+interface LaneOf {
+  id: string;
+  name: string;
+  unit: string;
+  tint: string;
+  capacity: number;
+  use: readonly { at: number; amount: number }[];
+}
 
 /** How full something is, step by step, under its capacity. */
-function Lane({
-  resource,
-  use,
-  y,
-  width,
-  place,
-}: {
-  resource: Resource;
-  use: readonly { at: number; amount: number }[];
-  y: number;
-  width: number;
-  place: (at: number) => number;
-}) {
+function Lane({ name, unit, tint, capacity, use, y, width, place }: LaneOf & { y: number; width: number; place: (at: number) => number }) {
   const most = Math.max(0, ...use.map(({ amount }) => amount));
-  const scale = (LANE - 20) / Math.max(resource.capacity, most, 1);
+  const scale = (LANE - 20) / Math.max(capacity, most, 1);
   const floor = y + LANE - 4;
   const path = use
     .map(({ at, amount }, i) => `${i === 0 ? 'M' : 'L'}${place(at)} ${floor - (use[i - 1]?.amount ?? 0) * scale}L${place(at)} ${floor - amount * scale}`)
     .join('');
-  const over = most > resource.capacity;
+  const over = most > capacity;
   return (
     <g>
       <path d={`M0 ${y}H${width}`} className="week-line" />
       <rect x={0} y={y} width={LABELS} height={LANE} className="row-label" />
       <text x={10} y={y + 20} className="code">
-        {resource.name}
+        {name}
       </text>
       <text x={10} y={y + 42} className={over ? 'over' : 'what'}>
-        {`${digits(most, resource.kind === 'refrigerator' ? 0 : 0)} at most, of ${digits(resource.capacity, 0)} ${UNITS[resource.kind]}${over ? ': overfull' : ''}`}
+        {`${digits(most, 0)} at most, of ${digits(capacity, 0)} ${unit}${over ? (unit === 'at once' ? ': too few hands' : ': overfull') : ''}`}
       </text>
-      <path d={`${path}V${floor}H${LABELS}Z`} className={`use is-${resource.kind === 'smoker' ? 'smoke' : 'chill'}`} />
-      <path d={`M${LABELS} ${floor - resource.capacity * scale}H${width}`} className="capacity" />
+      <path d={`${path}V${floor}H${LABELS}Z`} className={`use is-${tint}`} />
+      <path d={`M${LABELS} ${floor - capacity * scale}H${width}`} className="capacity" />
     </g>
   );
 }

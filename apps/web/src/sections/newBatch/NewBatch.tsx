@@ -1,19 +1,24 @@
-import { BatchRequest, startFault } from '@bunkhouse/api';
+import { BatchRequest, datesFault } from '@bunkhouse/api';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { useLocation, useNavigate } from 'react-router';
 import { startBatch } from '../../data/batches';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
 import { usePreferences } from '../../shell/preferences';
+import { asFitted } from './asFitted';
 import { CurePanel } from './CurePanel';
 import { firstRequest, forgetDraft } from './firstRequest';
 import { MeatPanel } from './MeatPanel';
 import { planOf, stopOf } from './planOf';
 import { Result } from './Result';
 import { useHouseDiffusivity } from './useHouseDiffusivity';
-import { WhenPanel } from './WhenPanel';
+import { WhenPanel, WORKING } from './WhenPanel';
+
+/** Who starts a batch while its hours are still worked out waits for them, so long at the most. */
+const MOST_WAIT_MS = 15_000;
+const LOOK_MS = 100;
 
 /** From "I have this piece" to a dated plan: every keystroke works the sheet out again. */
 export function NewBatch() {
@@ -31,6 +36,8 @@ export function NewBatch() {
     if (name !== '') setValue('by', name);
   }, [name, setValue]);
 
+  /** why its hours are not known yet, while the house looks where it fits in */
+  const notYet = useRef<string | null>(null);
   useHouseDiffusivity(form);
 
   useEffect(() => {
@@ -38,8 +45,10 @@ export function NewBatch() {
     if (state !== null) void navigate('.', { replace: true, state: null });
   }, [state, navigate]);
 
-  const start = async (asked: BatchRequest) => {
-    const late = startFault(asked.startsAt, houseTime());
+  const start = async () => {
+    for (let waited = 0; notYet.current === WORKING && waited < MOST_WAIT_MS; waited += LOOK_MS) await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    const asked = asFitted(form.getValues());
+    const late = notYet.current ?? datesFault(asked, houseTime());
     setRefusal(late);
     if (late !== null || stopOf(planOf(asked)) !== null) return;
     try {
@@ -61,7 +70,7 @@ export function NewBatch() {
           </div>
           <MeatPanel />
           <CurePanel />
-          <WhenPanel />
+          <WhenPanel notYet={notYet} />
           <p className="note caution-line">
             Nitrite is poisonous in gram amounts: weigh it, label it, lock it away. This tool computes; your local food code, your inspector and the label of
             your cure decide.

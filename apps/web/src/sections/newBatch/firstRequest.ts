@@ -13,7 +13,10 @@ export function firstRequest(by: string): BatchRequest {
   const usual = fresh('ham-bone-in', by);
   try {
     const kept = JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as Partial<BatchRequest>;
-    return { ...usual, ...kept, startsAt: usual.startsAt };
+    // Hours were fitted into a house that is another one by now.
+    const { stepAt: _stepAt, stores: _stores, readyBy, ...typed } = kept;
+    const wanted = readyBy !== undefined && Date.parse(readyBy) > houseTime() ? { readyBy } : {};
+    return { ...usual, ...typed, ...wanted, startsAt: usual.startsAt };
   } catch {
     return usual;
   }

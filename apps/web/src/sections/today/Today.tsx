@@ -9,6 +9,8 @@ import { tagWeight } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { clockTime, dayAndTime, span } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
+import { PitToday } from '../../shell/pit/PitToday';
+import { pitEventTitle } from '../../shell/pit/words';
 
 interface Job {
   batch: Batch;
@@ -43,6 +45,7 @@ export function Today() {
             <JobCard key={`${job.batch.record.id}.${job.step.spec.id}`} job={job} first={i === 0} now={now} />
           ))}
         </ol>
+        <PitToday batches={batches} />
         {batches.length === 0 && (
           <p className="lead">
             No batch hangs on the rail. <Link to="/new">Start one</Link>.
@@ -200,6 +203,7 @@ function DoneToday({ batches, now }: { batches: Batch[]; now: number }) {
 function titleOf(entry: StandingEntry, steps: StepState[]): string {
   if (entry.kind === 'ended') return 'Thrown away';
   if (entry.kind === 'replanned') return 'New plan';
+  if (entry.kind === 'pit') return pitEventTitle(entry.event);
   const title = steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId;
   return entry.kind === 'skipped' ? `${title}, left out` : title;
 }

@@ -11,6 +11,7 @@ import { usePreferences } from '../preferences';
 import { inWords } from '../quantities';
 import { fieldTime } from '../times';
 import { useNow } from '../useNow';
+import { FromScale } from './FromScale';
 import { useDraft } from './useDraft';
 
 interface Draft {
@@ -130,17 +131,19 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
                 );
               }
               return (
-                <NumberField
-                  key={name}
-                  big
-                  label={label + (input.optional ? OPTIONAL[input.kind] : '')}
-                  quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
-                  value={asNumber(value)}
-                  onChange={(typed) => setValue(name, typed)}
-                  error={faultAt(`values.${name}`)}
-                  hint={hintFor(batch, name, preferences)}
-                  autoFocus={first && i === 0 && input === spec.inputs[0] && corrects !== undefined}
-                />
+                <div key={name} className="weighable">
+                  <NumberField
+                    big
+                    label={label + (input.optional ? OPTIONAL[input.kind] : '')}
+                    quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
+                    value={asNumber(value)}
+                    onChange={(typed) => setValue(name, typed)}
+                    error={faultAt(`values.${name}`)}
+                    hint={hintFor(batch, name, preferences)}
+                    autoFocus={first && i === 0 && input === spec.inputs[0] && corrects !== undefined}
+                  />
+                  {input.kind === 'mass' && <FromScale label={label} onTake={(g) => setValue(name, g)} />}
+                </div>
               );
             }),
           )}

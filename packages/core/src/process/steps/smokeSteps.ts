@@ -1,16 +1,9 @@
 import type { StepTemplate } from '../step.js';
+import type { SmokePlan } from './smokeProgram.js';
 import { SAFE_CORE_C } from './temperatures.js';
 
 /** Smoke and cook in the smoker, with the instant-read check that decides. */
-export const smokeSteps = (p: {
-  smokeC: number;
-  smokeH: number;
-  raiseC: number;
-  cookH: number;
-  restH: number;
-  targetC: number;
-  midway: string;
-}): StepTemplate[] => [
+export const smokeSteps = (p: SmokePlan): StepTemplate[] => [
   {
     id: 'light',
     station: 'smoke',

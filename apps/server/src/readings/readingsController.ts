@@ -1,0 +1,210 @@
+import { Readable } from 'node:stream';
+import {
+  Body,
+  Controller,
+  Get,
+  Headers,
+  HttpCode,
+  NotFoundException,
+  Param,
+  Post,
+  Query,
+  Sse,
+  StreamableFile,
+  UnauthorizedException,
+  UseGuards,
+} from '@nestjs/common';
+import {
+  ApiBadRequestResponse,
+  ApiBearerAuth,
+  ApiCreatedResponse,
+  ApiNoContentResponse,
+  ApiNotFoundResponse,
+  ApiOkResponse,
+  ApiOperation,
+  ApiProduces,
+  ApiQuery,
+  ApiTags,
+  ApiTooManyRequestsResponse,
+  ApiUnauthorizedResponse,
+} from '@nestjs/swagger';
+import {
+  BroughtReadingsRequest,
+  DeviceByRequest,
+  DeviceRequest,
+  isInstant,
+  OLDEST_MS,
+  ReadingsRequest,
+  WeightRequest,
+  type DeviceResponse,
+  type DeviceTokenResponse,
+  type SeriesResponse,
+  type TakenResponse,
+} from '@bunkhouse/api';
+import type { Observable } from 'rxjs';
+import { IdPipe, refused } from '../errors/refusals.js';
+import { ERROR_SCHEMA } from '../openapi.js';
+import { DeviceThrottle } from './deviceThrottle.js';
+import type { DeviceEntity } from './deviceEntity.js';
+import { DevicesService } from './devicesService.js';
+import { STEPS_S } from './gather.js';
+import { ReadingsService } from './readingsService.js';
+import { ReadingsStream } from './readingsStream.js';
+
+const of = (name: string) => ({ schema: { $ref: `#/components/schemas/${name}` } });
+const MOST_CHANNELS = 64;
+const LONGEST_MS = 62 * 86_400_000;
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+
+@ApiTags('readings')
+@Controller('api')
+export class ReadingsController {
+  constructor(
+    private readonly devices: DevicesService,
+    private readonly readings: ReadingsService,
+    private readonly stream: ReadingsStream,
+  ) {}
+
+  @Get('devices')
+  @ApiOperation({ summary: 'Every device, with the last that was heard of each of its channels' })
+  @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/DeviceResponse' } } })
+  all(): Promise<DeviceResponse[]> {
+    return this.devices.all();
+  }
+
+  @Post('devices')
+  @ApiOperation({ summary: 'Add a device. Its token is shown once' })
+  @ApiCreatedResponse(of('DeviceTokenResponse'))
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  add(@Body() request: DeviceRequest): Promise<DeviceTokenResponse> {
+    return this.devices.add(request);
+  }
+
+  @Post('devices/:id/token')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Renew a device’s token. The one before it ends' })
+  @ApiOkResponse(of('DeviceTokenResponse'))
+  @ApiNotFoundResponse(ERROR_SCHEMA)
+  renew(@Param('id', IdPipe) id: string, @Body() _request: DeviceByRequest): Promise<DeviceTokenResponse> {
+    return this.devices.renew(id);
+  }
+
+  @Post('devices/:id/end')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'End a device’s token. What it read stays' })
+  @ApiOkResponse(of('DeviceResponse'))
+  @ApiNotFoundResponse(ERROR_SCHEMA)
+  end(@Param('id', IdPipe) id: string, @Body() _request: DeviceByRequest): Promise<DeviceResponse> {
+    return this.devices.end(id);
+  }
+
+  @Post('readings')
+  @HttpCode(200)
+  @UseGuards(DeviceThrottle)
+  @ApiBearerAuth()
+  @ApiOperation({
+    summary: 'The open door for devices: hand readings in. Each that may not be kept is named by its place, with the reason; the others are kept',
+  })
+  @ApiOkResponse(of('TakenResponse'))
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiUnauthorizedResponse(ERROR_SCHEMA)
+  @ApiTooManyRequestsResponse(ERROR_SCHEMA)
+  async take(@Body() request: ReadingsRequest, @Headers('authorization') authorization?: string): Promise<TakenResponse> {
+    return this.readings.take(await this.deviceOf(authorization), request.readings);
+  }
+
+  @Post('weights')
+  @HttpCode(204)
+  @UseGuards(DeviceThrottle)
+  @ApiBearerAuth()
+  @ApiOperation({ summary: 'The open door for scales: what one shows now, and whether it has settled' })
+  @ApiNoContentResponse()
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiUnauthorizedResponse(ERROR_SCHEMA)
+  @ApiTooManyRequestsResponse(ERROR_SCHEMA)
+  async weigh(@Body() request: WeightRequest, @Headers('authorization') authorization?: string): Promise<void> {
+    await this.devices.weigh(await this.deviceOf(authorization), request);
+  }
+
+  private async deviceOf(authorization: string | undefined): Promise<DeviceEntity> {
+    const token = /^Bearer ([\w-]{16,200})$/.exec(authorization ?? '')?.[1];
+    const device = token === undefined ? null : await this.devices.byToken(token);
+    if (device === null) throw new UnauthorizedException('No device has this token. Add the device, or renew its token.');
+    return device;
+  }
+
+  @Post('devices/:id/readings')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Bring readings in by hand, from another logger’s file. Each that may not be kept is named by its place, with the reason' })
+  @ApiOkResponse(of('TakenResponse'))
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiNotFoundResponse(ERROR_SCHEMA)
+  async bring(@Param('id', IdPipe) id: string, @Body() request: BroughtReadingsRequest): Promise<TakenResponse> {
+    const device = await this.devices.byId(id);
+    if (device === null) throw new NotFoundException('There is no such device.');
+    return this.readings.take(device, request.readings, OLDEST_MS.file);
+  }
+
+  @Get('readings.csv')
+  @ApiOperation({ summary: 'Every reading of some channels between two instants, as CSV: at, device, name, channel, C' })
+  @ApiQuery({ name: 'channels', description: 'device:channel, several with commas between' })
+  @ApiQuery({ name: 'from', description: 'ISO instant' })
+  @ApiQuery({ name: 'to', description: 'ISO instant' })
+  @ApiProduces('text/csv')
+  @ApiOkResponse({ content: { 'text/csv': { schema: { type: 'string' } } } })
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  csv(@Query() query: Record<string, unknown>): StreamableFile {
+    const { channels, fromMs, toMs } = asked(query);
+    const name = `readings-${new Date(fromMs).toISOString().slice(0, 10)}.csv`;
+    return new StreamableFile(Readable.from(this.readings.csv(channels, fromMs, toMs)), {
+      type: 'text/csv; charset=utf-8',
+      disposition: `attachment; filename="${name}"`,
+    });
+  }
+
+  @Get('readings')
+  @ApiOperation({ summary: 'Curves of some channels between two instants, gathered into steps of time' })
+  @ApiQuery({ name: 'channels', description: 'device:channel, several with commas between' })
+  @ApiQuery({ name: 'from', description: 'ISO instant' })
+  @ApiQuery({ name: 'to', description: 'ISO instant' })
+  @ApiQuery({ name: 'every', required: false, description: `s; one of ${STEPS_S.join(', ')}` })
+  @ApiOkResponse(of('SeriesResponse'))
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  series(@Query() query: Record<string, unknown>): Promise<SeriesResponse> {
+    const { channels, fromMs, toMs, everyS } = asked(query);
+    return this.readings.series(channels, fromMs, toMs, everyS);
+  }
+
+  @Sse('readings/stream')
+  @ApiOperation({ summary: 'Server-sent events: `readings` whenever some have come in, `weight` whenever a scale showed one, on any server of the house' })
+  watch(): Observable<{ type: string; data: object }> {
+    return this.stream.watched();
+  }
+}
+
+/** A query as it is meant, or the refusal. */
+function asked({ channels, from, to, every }: Record<string, unknown>): {
+  channels: { device: string; channel: number }[];
+  fromMs: number;
+  toMs: number;
+  everyS?: number;
+} {
+  const fault = (field: string, message: string) => refused([{ field, message }]);
+  const list = typeof channels === 'string' ? channels.split(',') : [];
+  if (list.length === 0 || list.length > MOST_CHANNELS) throw fault('channels', `Between 1 and ${MOST_CHANNELS} channels are asked for.`);
+  const pairs = list.map((pair) => {
+    const [device = '', channel = ''] = pair.split(':');
+    if (!UUID.test(device) || !/^\d{1,2}$/.test(channel)) throw fault('channels', 'A channel is written device:number.');
+    return { device, channel: Number(channel) };
+  });
+  if (!isInstant(from)) throw fault('from', 'From when? An ISO instant is asked for.');
+  if (!isInstant(to)) throw fault('to', 'Until when? An ISO instant is asked for.');
+  const [fromMs, toMs] = [Date.parse(from as string), Date.parse(to as string)];
+  if (toMs <= fromMs) throw fault('to', 'It ends before it begins.');
+  if (toMs - fromMs > LONGEST_MS) throw fault('to', 'At most two months at once.');
+  if (every === undefined) return { channels: pairs, fromMs, toMs };
+  const everyS = STEPS_S.find((step) => String(step) === every);
+  if (everyS === undefined) throw fault('every', `Steps are ${STEPS_S.join(', ')} s.`);
+  if ((toMs - fromMs) / everyS / 1000 > 100_000) throw fault('every', 'That is too fine for so long a time.');
+  return { channels: pairs, fromMs, toMs, everyS };
+}

@@ -1,0 +1,32 @@
+import { useState } from 'react';
+
+/** What a cook types for a time of day: `7`, `7:30`, `0730`, `19.30`. Minutes from midnight, 24:00 included; null for no time. */
+export function readClock(text: string): number | null {
+  const found = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*$/.exec(text);
+  if (found === null) return null;
+  const minutes = Number(found[1]) * 60 + Number(found[2] ?? 0);
+  return Number(found[2] ?? 0) < 60 && minutes <= 1440 ? minutes : null;
+}
+
+export const clock = (minutes: number): string => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+
+/** A time of day on the clock of twenty-four hours, whatever the browser is set to. */
+export function ClockField({ label, value, onChange }: { label: string; value: number; onChange: (minutes: number) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const wrong = typed !== null && readClock(typed) === null;
+  return (
+    <input
+      className="box"
+      inputMode="numeric"
+      autoComplete="off"
+      aria-label={label}
+      aria-invalid={wrong || undefined}
+      value={typed ?? (Number.isNaN(value) ? '' : clock(value))}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        onChange(readClock(event.target.value) ?? Number.NaN);
+      }}
+      onBlur={() => !wrong && setTyped(null)}
+    />
+  );
+}

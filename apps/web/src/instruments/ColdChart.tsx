@@ -1,0 +1,65 @@
+import { COLD_MOST_C, type ColdLying } from '@bunkhouse/core';
+import { scaleLinear } from 'd3-scale';
+import dayjs from 'dayjs';
+import { usePreferences } from '../shell/preferences';
+import { inWords } from '../shell/quantities';
+import { TemperatureAxis } from './TemperatureAxis';
+import { useWidth } from './useWidth';
+
+const HEIGHT = 130;
+const INSET = { top: 12, right: 14, bottom: 22, left: 36 };
+const DAY_S = 86_400;
+/** A day's word needs so much room, px. */
+const DAY_ROOM = 58;
+/** Readings further apart are not joined by a line, s. */
+const APART_S = 1800;
+
+/** Air of the refrigerators against 4 °C, place by place. */
+export function ColdChart({ startMs, places }: { startMs: number; places: ColdLying['places'] }) {
+  const preferences = usePreferences();
+  const [svg, width] = useWidth<SVGSVGElement>(760);
+  const all = places.flatMap(({ readings }) => readings);
+  const last = all.at(-1);
+  if (last === undefined) return null;
+  const firstS = all[0]?.s ?? 0;
+  const x = scaleLinear([firstS, Math.max(last.s, firstS + 3600)], [INSET.left, width - INSET.right]);
+  const y = scaleLinear([Math.min(0, ...all.map(({ C }) => C)), Math.max(8, ...all.map(({ C }) => C + 0.5))], [HEIGHT - INSET.bottom, INSET.top]);
+  const midnight = dayjs(startMs + firstS * 1000)
+    .startOf('day')
+    .add(1, 'day');
+  const every = Math.max(1, Math.ceil((((last.s - firstS) / DAY_S) * DAY_ROOM) / width));
+  const days = Array.from({ length: Math.ceil((last.s - firstS) / DAY_S / every) }, (_, i) => midnight.add(i * every, 'day')).filter(
+    (day) => (day.valueOf() - startMs) / 1000 < last.s,
+  );
+  return (
+    <svg
+      ref={svg}
+      className="cold-chart"
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      role="img"
+      aria-label={`Air of the refrigerator since ${dayjs(startMs + firstS * 1000).format('ddd D MMM, HH:mm')}: last ${inWords(last.C, 'temperature', preferences)}`}
+    >
+      <rect x={INSET.left} y={INSET.top} width={width - INSET.left - INSET.right} height={Math.max(0, y(COLD_MOST_C) - INSET.top)} className="warm-zone" />
+      <TemperatureAxis y={y} ticks={y.ticks(3)} left={INSET.left} right={width - INSET.right} />
+      {days.map((day) => (
+        <g key={day.valueOf()}>
+          <path d={`M${x((day.valueOf() - startMs) / 1000)} ${INSET.top}V${HEIGHT - INSET.bottom}`} className="grid-line" />
+          <text x={x((day.valueOf() - startMs) / 1000)} y={HEIGHT - 6} textAnchor="middle" className="axis">
+            {day.format('ddd D')}
+          </text>
+        </g>
+      ))}
+      <path d={`M${INSET.left} ${y(COLD_MOST_C)}H${width - INSET.right}`} className="limit" />
+      <text x={width - INSET.right} y={y(COLD_MOST_C) - 5} textAnchor="end" className="axis strong">
+        at most {inWords(COLD_MOST_C, 'temperature', preferences, 0)}
+      </text>
+      {places.map(({ hold, readings }) => (
+        <path key={hold} d={line(readings, x, y)} className="air" />
+      ))}
+    </svg>
+  );
+}
+
+function line(readings: ColdLying['places'][number]['readings'], x: (s: number) => number, y: (C: number) => number): string {
+  return readings.map(({ s, C }, i) => `${i > 0 && s - (readings[i - 1]?.s ?? s) <= APART_S ? 'L' : 'M'}${x(s).toFixed(1)} ${y(C).toFixed(1)}`).join('');
+}

@@ -1,0 +1,41 @@
+import { COME_UP } from '@bunkhouse/core';
+import { usePreferences } from '../shell/preferences';
+import { inWords } from '../shell/quantities';
+import { clockTime, span } from '../shell/times';
+
+interface ComeUpBarProps {
+  /** s after the meat went on: the clock's begin and end (null while it runs), and what it may take */
+  clock: { startS: number; endS: number | null; mostS: number };
+  nowS: number;
+  /** the last second of the chart */
+  untilS: number;
+  onAt: number;
+  x: (s: number) => number;
+  y: number;
+  isWide: boolean;
+}
+
+/** How long a core takes through the warm, against what it may take. */
+export function ComeUpBar({ clock: { startS, endS, mostS }, nowS, untilS, onAt, x, y, isWide }: ComeUpBarProps) {
+  const preferences = usePreferences();
+  const C = (value: number) => inWords(value, 'temperature', preferences, 0);
+  const tookS = (endS ?? nowS) - startS;
+  const width = (toS: number) => Math.max(1, x(Math.min(untilS, toS)) - x(startS));
+  return (
+    <g className="come-up">
+      <rect x={x(startS)} y={y} width={width(startS + mostS)} height={8} className="allowed" />
+      <rect x={x(startS)} y={y} width={width(startS + tookS)} height={8} className={tookS > mostS ? 'over' : 'taken'} />
+      <path d={`M${x(startS)} ${y - 4}v16`} className="post" />
+      {startS + mostS <= untilS && <path d={`M${x(startS + mostS)} ${y - 4}v16`} className="post" />}
+      <text x={x(startS)} y={y - 6} className="axis strong">
+        Come-up {span(tookS * 1000)}
+        {isWide && (
+          <tspan className="faint">
+            {' '}
+            from {C(COME_UP.fromC)} to {C(COME_UP.toC)}, at most {COME_UP.mostH} h, {clockTime(onAt + (startS + mostS) * 1000)}
+          </tspan>
+        )}
+      </text>
+    </g>
+  );
+}

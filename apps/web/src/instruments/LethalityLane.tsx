@@ -1,0 +1,81 @@
+import { lethality, type CoreForecast, type TimedReading } from '@bunkhouse/core';
+import { scaleLinear } from 'd3-scale';
+import { clockTime } from '../shell/times';
+
+export const LETHALITY_HEIGHT = 74;
+/** A little more than done is shown, and no more. */
+const MOST = 1.15;
+
+interface LethalityLaneProps {
+  /** the core that is furthest from its target; null where none is read */
+  core: { piece: string; counted: readonly TimedReading[]; forecast: CoreForecast | null } | null;
+  isOver: boolean;
+  /** whether there are several pieces, so that it must be named */
+  many: boolean;
+  onAt: number;
+  x: (s: number) => number;
+  /** the last second of the chart */
+  untilS: number;
+  top: number;
+  left: number;
+  right: number;
+  /** the pattern of what is forecast */
+  hatch: string;
+}
+
+/** The lethality sum of the slowest core, as counted and as forecast, up to 1. */
+export function LethalityLane({ core, isOver, many, onAt, x, untilS, top, left, right, hatch }: LethalityLaneProps) {
+  const floor = top + LETHALITY_HEIGHT;
+  const y = scaleLinear([0, MOST], [floor, top]).clamp(true);
+  const courses = core === null ? null : coursesOf(core.counted, isOver ? null : core.forecast);
+  const reached = courses?.reachedAtS ?? null;
+  const isRight = reached !== null && x(reached) > right - 134;
+  return (
+    <g>
+      <rect x={left} y={top} width={right - left} height={LETHALITY_HEIGHT} className="lethal-frame" />
+      <path d={`M${left} ${y(1)}H${right}`} className="lethal-done" />
+      <text x={left - 6} y={y(1) + 4} textAnchor="end" className="axis strong">
+        1
+      </text>
+      <text x={left - 6} y={floor + 4} textAnchor="end" className="axis">
+        0
+      </text>
+      <text x={left + 6} y={top + 30} className="axis strong">
+        Lethality sum{many && core !== null ? `, piece ${core.piece}` : ''}
+      </text>
+      {courses !== null && (
+        <>
+          <path d={area(courses.counted, x, y, floor)} className="lethal-area" />
+          {courses.coming.length > 1 && <path d={area(courses.coming, x, y, floor)} fill={`url(#${hatch})`} />}
+        </>
+      )}
+      {courses !== null && reached !== null && reached <= untilS && (
+        <g>
+          <circle cx={x(reached)} cy={y(1)} r={5} className={courses.isForecast ? 'ring' : 'ring sure'} />
+          <text x={x(reached) + (isRight ? -10 : 10)} y={y(1) + 20} textAnchor={isRight ? 'end' : 'start'} className="axis strong">
+            {courses.isForecast ? 'about ' : 'done by time '}
+            {clockTime(onAt + reached * 1000)}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
+const area = (course: readonly { s: number; sum: number }[], x: (s: number) => number, y: (sum: number) => number, floor: number): string =>
+  course.length < 2
+    ? ''
+    : `M${x(course[0]?.s ?? 0)} ${floor}L${course.map(({ s, sum }) => `${x(s).toFixed(1)} ${y(sum).toFixed(1)}`).join('L')}L${x(course.at(-1)?.s ?? 0)} ${floor}Z`;
+
+/** The sum as counted, and as it goes on if the forecast is right. */
+function coursesOf(counted: readonly TimedReading[], forecast: CoreForecast | null) {
+  const now = lethality(counted);
+  const curve = forecast === null ? [] : forecast.curve.filter(({ s }) => s > (counted.at(-1)?.s ?? 0)).map(({ s, C }) => ({ s, C }));
+  const later = now.reachedAtS === null && curve.length > 0 ? lethality([...counted, ...curve]) : null;
+  return {
+    counted: now.course,
+    coming: later === null ? [] : later.course.slice(now.course.length - 1).filter(({ sum }, i, all) => sum <= MOST || (all[i - 1]?.sum ?? 0) <= MOST),
+    reachedAtS: now.reachedAtS ?? later?.reachedAtS ?? null,
+    isForecast: now.reachedAtS === null,
+  };
+}

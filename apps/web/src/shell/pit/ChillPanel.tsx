@@ -1,0 +1,199 @@
+import type { ChillPiece, ChillWatch, CoreForecast, CoolingRule, GatePassage } from '@bunkhouse/core';
+import { ChillChart } from '../../instruments/ChillChart';
+import { Hero } from '../../instruments/Hero';
+import type { Batch } from '../../data/batches';
+import { useForecasts, type Foreseen } from '../../workers/useForecasts';
+import { usePreferences } from '../preferences';
+import { digits, inWords, scaleOf, toShown } from '../quantities';
+import { clockTime, span } from '../times';
+
+const RULES: Readonly<Record<CoolingRule, { name: string; source: string }>> = {
+  cured: { name: 'cured', source: 'FSIS Appendix B, for cured meat of 100 ppm ingoing nitrite and more. Values from memory.' },
+  notCured: { name: 'not cured', source: 'FSIS Appendix B, for meat that is not cured, or with less than 100 ppm. Values from memory.' },
+  foodCode: { name: 'retail food code', source: 'Retail food codes, common practice.' },
+};
+
+/** Down through the gates: live against the limits, whether it will pass, and what to do where it will not. */
+export function ChillPanel({ batch, chill, at }: { batch: Batch; chill: ChillWatch; at: number }) {
+  const foreseen = useForecasts(chill.pieces.flatMap(({ asItLies, iceBath }) => [asItLies, iceBath]));
+  const { rule, ppm } = chill;
+  return (
+    <section className="panel chill-panel" aria-label="Chill">
+      <div className="ph">
+        <h2>Down through the gates</h2>
+        <span className="aside">
+          {digits(ppm, 0)} ppm ingoing: the gates for meat that is {RULES[rule].name}
+        </span>
+      </div>
+      {chill.pieces.map((piece, i) => (
+        <Piece
+          key={piece.piece}
+          chill={chill}
+          piece={piece}
+          nowS={(at - chill.offAt) / 1000}
+          asItLies={foreseen[2 * i] ?? NOTHING}
+          iceBath={foreseen[2 * i + 1] ?? NOTHING}
+          isOne={batch.state.design.pieces.length === 1}
+        />
+      ))}
+      <p className="note inset">{RULES[rule].source} A gate ends with a reading, never with a forecast. Check your own code.</p>
+    </section>
+  );
+}
+
+const NOTHING: Foreseen = { forecast: null, fault: null };
+
+function Piece({
+  chill,
+  piece,
+  nowS,
+  asItLies,
+  iceBath,
+  isOne,
+}: {
+  chill: ChillWatch;
+  piece: ChillPiece;
+  nowS: number;
+  asItLies: Foreseen;
+  iceBath: Foreseen;
+  isOne: boolean;
+}) {
+  const preferences = usePreferences();
+  const { gate, gates, readings } = piece;
+  const last = readings.at(-1);
+  const { sign } = scaleOf('temperature', preferences);
+  const late = gate === null ? null : lateBy(gate, asItLies.forecast);
+  return (
+    <div className="chill-piece">
+      <div className="chill-heroes">
+        {!isOne && <b className="piece-code">Piece {piece.piece}</b>}
+        <Hero
+          label={piece.isProbed ? 'Core' : 'Core, last logged'}
+          value={last === undefined ? '\u2013' : digits(toShown(last.C, 'temperature', preferences), 1)}
+          unit={last === undefined ? 'not read' : sign}
+        >
+          {last !== undefined && nowS - last.s > 600 && <p className="note">at {clockTime(chill.offAt + last.s * 1000)}</p>}
+        </Hero>
+        {gates.map((passage) => (
+          <GateHero key={passage.to} passage={passage} chill={chill} nowS={nowS} />
+        ))}
+      </div>
+      {gate !== null && (
+        <WillItPass
+          gate={gate}
+          sureByS={piece.sureByS}
+          lastS={last?.s ?? 0}
+          late={late}
+          chill={chill}
+          asItLies={asItLies}
+          iceBath={iceBath.forecast}
+          nowS={nowS}
+        />
+      )}
+      {piece.isDoubtful && (
+        <p className="note inset">
+          <b>Its probe was found too shallow on the fire.</b> In the cold such a probe reads too low: log the core with an instant-read thermometer at the
+          gates.
+        </p>
+      )}
+      <ChillChart
+        offAt={chill.offAt}
+        nowS={nowS}
+        readings={readings}
+        gates={gates}
+        sureBy={gate === null || piece.sureByS === null ? null : { s: piece.sureByS, C: gate.to }}
+        forecast={asItLies.forecast}
+        iceBath={late !== null && late > 0 ? iceBath.forecast : null}
+      />
+    </div>
+  );
+}
+
+function GateHero({ passage, chill, nowS }: { passage: GatePassage; chill: ChillWatch; nowS: number }) {
+  const preferences = usePreferences();
+  const { from, to, limitS, startS, tookS, state } = passage;
+  const C = (value: number) => inWords(value, 'temperature', preferences, 0);
+  const label = `${C(from)} to ${C(to)} in ${digits(limitS / 3600, limitS % 3600 === 0 ? 0 : 1)} h`;
+  if (startS === null) return <Hero size="md" label={label} value="–" unit="not begun" />;
+  if (tookS !== null) return <Hero size="md" label={label} value={span(tookS * 1000)} unit={state === 'pass' ? 'passed' : 'too late'} />;
+  const leftS = startS + limitS - nowS;
+  return (
+    <Hero
+      size="md"
+      label={label}
+      value={span(leftS * 1000)}
+      unit={leftS <= 0 ? 'over its time' : `left, until ${clockTime(chill.offAt + (startS + limitS) * 1000)}`}
+    />
+  );
+}
+
+/** So long after a reading it is asked for anew, s. */
+const QUIET_S = 1800;
+
+/** By how much a forecast misses a gate, s; under 0 where it passes; null where neither is known. */
+function lateBy({ startS, limitS }: GatePassage, forecast: CoreForecast | null): number | null {
+  if (startS === null || forecast === null || forecast.curve.length === 0) return null;
+  return forecast.highS - (startS + limitS);
+}
+
+/** The forecast against the gate that runs, in words, and the ways out where it will not be met. */
+function WillItPass({
+  gate,
+  sureByS,
+  lastS,
+  late,
+  chill,
+  asItLies: { forecast, fault },
+  iceBath,
+  nowS,
+}: {
+  gate: GatePassage;
+  sureByS: number | null;
+  lastS: number;
+  late: number | null;
+  chill: ChillWatch;
+  asItLies: Foreseen;
+  iceBath: CoreForecast | null;
+  nowS: number;
+}) {
+  const preferences = usePreferences();
+  const clock = (s: number) => clockTime(chill.offAt + s * 1000);
+  const to = inWords(gate.to, 'temperature', preferences, 0);
+  const isOver = gate.startS !== null && nowS > gate.startS + gate.limitS;
+  if (gate.state === 'fail' || isOver)
+    return (
+      <p className="chill-said failed">
+        <b>This gate was not met.</b> It is a deviation: at the gate’s step write what was decided, by whom, or throw the batch away. Cool it on meanwhile.
+      </p>
+    );
+  if (sureByS !== null && nowS - lastS > QUIET_S)
+    return (
+      <p className="chill-said doubt">
+        <b>Nothing was read since {clock(lastS)}: read the core now.</b> To be sure it must be shown to be at {to} by {clock(sureByS)}.
+        {forecast !== null && Number.isFinite(forecast.etaS) && ` By the model it is there at about ${clock(forecast.etaS)}.`}
+      </p>
+    );
+  if (fault !== null || forecast === null || forecast.curve.length === 0) return fault === null ? null : <p className="chill-said">{fault}</p>;
+  const when = Number.isFinite(forecast.etaS)
+    ? `${to} at about ${clock(forecast.etaS)} (${clock(forecast.lowS)} to ${clock(forecast.highS)})`
+    : `it does not come to ${to} as it lies`;
+  if (late !== null && late <= 0)
+    return (
+      <p className="chill-said">
+        <b>It will pass:</b> {when}.
+      </p>
+    );
+  const isSure = gate.startS !== null && forecast.lowS > gate.startS + gate.limitS;
+  const bath = iceBath !== null && Number.isFinite(iceBath.etaS) ? ` In ice water from now: ${to} at about ${clock(iceBath.etaS)} (dashed).` : '';
+  return (
+    <p className={`chill-said ${isSure ? 'failed' : 'doubt'}`}>
+      <b>{isSure ? 'It will not pass as it lies' : gate.startS === null ? 'Not begun' : 'It may not pass as it lies'}:</b> {when}.{' '}
+      {gate.startS !== null && (
+        <>
+          Do now: into a bag and an ice bath, stirred.{bath} Or split it: half as thick cools nearly four times as fast. Or move it where cold air blows; spread
+          pieces, lids off.
+        </>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,70 @@
+import type { PieceWatch, SafetyClock } from '@bunkhouse/core';
+import type { Preferences } from '../preferences';
+import { digits, inWords } from '../quantities';
+import { clockTime, span } from '../times';
+
+export interface SafetySaid {
+  title: string;
+  fact: string;
+  source: string;
+}
+
+const SOURCES: Readonly<Record<SafetyClock['rule'], string>> = {
+  lethality: 'FSIS Cooking Guideline, revised Appendix A: time at core temperature for 6.5 log Salmonella. Values from memory.',
+  rest: 'USDA consumer guidance for whole-muscle pork and beef. Value from memory.',
+  'come-up': 'FSIS Cooking Guideline, for a product that is not validated otherwise. Value from memory.',
+  'cold-zone': 'Common practice: smoked cold, salt and nitrite are the only guard.',
+};
+
+/** A clock in a sentence: what was met and when, or what is still wanting. */
+export function safetyWords(clock: SafetyClock, onAt: number, piece: PieceWatch, preferences: Preferences): SafetySaid {
+  const at = clock.atS === null ? '' : clockTime(onAt + clock.atS * 1000);
+  const C = (value: number, decimals = 0) => inWords(value, 'temperature', preferences, decimals);
+  const long = span(clock.value * 1000);
+  const unread = clock.unreadS < 60 ? '' : ` ${span(clock.unreadS * 1000)} were not read, and are not counted.`;
+  const source = SOURCES[clock.rule];
+  const isRead = piece.counted.length > 0;
+  switch (clock.rule) {
+    case 'lethality':
+      return {
+        title: 'By time at temperature',
+        source,
+        fact:
+          clock.state === 'met'
+            ? `Done by time at ${at}: the lethality sum came to 1.${piece.targetC < 63 || (piece.counted.at(-1)?.C ?? 0) < 63 ? ` ${C(63)} is not needed.` : ''}${unread}`
+            : clock.state === 'notBegun'
+              ? isRead
+                ? `Not begun: nothing counts below ${C(54.4)}.${unread}`
+                : 'No probe reads it: nothing is counted. The check in three places decides.'
+              : `${digits(Math.floor(clock.value * 100) / 100, 2)} of 1. It is added up from every minute above ${C(54.4)}.${unread}`,
+      };
+    case 'rest':
+      return {
+        title: `${C(63)} and a rest of 3 min`,
+        source,
+        fact:
+          clock.state === 'met'
+            ? `Met at ${at}.`
+            : clock.state === 'notBegun'
+              ? `The core has not read ${C(63)} yet.`
+              : `${digits(clock.value / 60, 1)} of 3 min at ${C(63)} or more.`,
+      };
+    case 'come-up':
+      return {
+        title: `Come-up, ${C(10)} to ${C(54)} in 6 h`,
+        source,
+        fact:
+          clock.state === 'failed'
+            ? `Failed: ${long}. Decide with your food-safety plan; write what was decided.`
+            : clock.state === 'met'
+              ? `Met: it took ${long}.`
+              : clock.state === 'notBegun'
+                ? isRead
+                  ? `Not begun: the core is not over ${C(10)}.`
+                  : 'No probe reads it: nobody knows.'
+                : `${long} of 6 h so far; until ${clockTime(onAt + ((piece.comeUp?.startS ?? 0) + (clock.of ?? 0)) * 1000)}.`,
+      };
+    case 'cold-zone':
+      return { title: `Between ${C(4)} and ${C(60)}`, source, fact: clock.state === 'notBegun' ? 'No core is read.' : `${long} so far.` };
+  }
+}

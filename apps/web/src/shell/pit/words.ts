@@ -1,0 +1,47 @@
+import type { PitAlarm, PitEvent, TendingAct } from '@bunkhouse/core';
+
+/** What the hands do at the pit: on the button, and in the log. */
+export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: string; done: string }>> = {
+  fuel: { todo: 'Add fuel', act: 'Log fuel', done: 'Fuel added' },
+  spritz: { todo: 'Spritz', act: 'Log spritz', done: 'Spritzed' },
+  glaze: { todo: 'Glaze', act: 'Log glaze', done: 'Glazed' },
+  wrap: { todo: 'Wrap', act: 'Log wrap', done: 'Wrapped' },
+  turn: { todo: 'Turn the piece', act: 'Log turn', done: 'Turned' },
+  pan: { todo: 'Fill the water pan', act: 'Log water pan', done: 'Water pan filled' },
+  water: { todo: 'Change the water', act: 'Log water change', done: 'Water changed' },
+  reseat: { todo: 'Seat the probe anew', act: 'Log probe seated', done: 'Probe seated anew' },
+};
+
+/** An entry of the pit in the log. */
+export function pitEventTitle(event: PitEvent): string {
+  switch (event.act) {
+    case 'probes':
+      return event.probes.length === 0
+        ? 'Probes taken out'
+        : `Probes hung: ${event.probes.map(({ channel, reads }) => `${channel} ${reads === 'chamber' ? 'in the chamber' : `in piece ${reads}`}`).join(', ')}`;
+    case 'check':
+      return `Instant-read check, piece ${event.piece}: ${event.placesC.map((C) => C.toFixed(1)).join(', ')} °C${event.probeC === undefined ? '' : `, probe ${event.probeC.toFixed(1)} °C`}`;
+    case 'heard':
+      return `Alarm heard: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
+    case 'decided':
+      return `Decided: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
+    default:
+      return `${TENDING_WORDS[event.act].done}${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
+  }
+}
+
+/** What an alarm is called. */
+export const ALARM_WORDS: Readonly<Record<PitAlarm['kind'], string>> = {
+  'no-data': 'Nothing heard',
+  gate: 'Chill gate',
+  cold: 'Refrigerator is warm',
+  door: 'Door open',
+  'fuel-out': 'Fuel is running out',
+  drift: 'Chamber beside its program',
+  'too-warm': 'Too warm for a cold smoke',
+  near: 'Target is near',
+  reached: 'Target is read',
+  stall: 'The core stands',
+  'reads-high': 'Probe reads high',
+  'come-up': 'Too long to warm up',
+};

@@ -1,0 +1,173 @@
+import { requireReadings, type TimedReading } from '../safety/coreReadings.js';
+import { thicknessMm, type Section } from '../section/section.js';
+import { requireNumber } from '../units/require.js';
+import { MOST_COOK_S, requirePhases, type CookPhase } from './cookPhase.js';
+import { cookCourse, courseAt, COURSE_STEP_S, type CookCase } from './cookCourse.js';
+import { evaporatedG, type HeatTraits } from './heatBody.js';
+import { fitTraits } from './fitTraits.js';
+
+export interface ForecastCoreParams {
+  section: Section;
+  /** the piece as it goes on, g */
+  massG: number;
+  /** its core as it goes on, °C */
+  startC: number;
+  phases: readonly CookPhase[];
+  /** of the core, s after it went on */
+  readings?: readonly TimedReading[];
+  /** a chill forecast where it lies under `startC`, °C */
+  targetC: number;
+  /** of the chamber, s after it went on; the program is taken for true where there are none */
+  chamber?: readonly TimedReading[];
+  /** s; since when it is wrapped */
+  wrappedAtS?: number;
+}
+
+export interface CoreForecast {
+  /** s after it went on; Infinity where the core does not get there */
+  etaS: number;
+  /** four cooks in five lie between these, s */
+  lowS: number;
+  highS: number;
+  /** from now until it is there: middle, and one in ten lies under lowC, one over highC */
+  curve: { s: number; C: number; lowC: number; highC: number }[];
+  /** why no time can be said, or null */
+  cannot: string | null;
+  /** what it gives off until then by drying, g: a share of its weight */
+  dryingG: number;
+  /** fitted: multiples of the usual film and diffusivity, and the share of the surface that evaporates */
+  traits: HeatTraits;
+}
+
+/** A middle four fifths of a normal distribution lies within so many standard deviations. */
+const FOUR_FIFTHS = 1.2816;
+/** What the model itself leaves open of the time that is left, and of a temperature that is to come [M: by the simulated cooks in bench/]. */
+const MODEL_SHARE = 0.12;
+const MODEL_S = 300;
+const LONGEST_S = 48 * 3600;
+/** What the last reading lies beside the course fades in so long, s. */
+const FADES_S = 5400;
+/** The chamber of the last so many seconds is held against the program; further off it is no habit but a fault. */
+const HABIT_S = 3600;
+const HABIT_C = 12;
+const CURVE_POINTS = 60;
+
+/**
+ * When a core comes to a temperature: heat conduction in the section with evaporation at its surface, by traits that are fitted to the
+ * readings so far; the range is what the fit leaves open, and what the model is known to miss.
+ *
+ * @throws InputError for a section, phases or readings that cannot be
+ * @example forecastCore({ section: { shape: 'round', diameterMm: 90 }, massG: 2600, startC: 5, phases: [{ chamberC: 105 }], targetC: 64 }).etaS
+ */
+export function forecastCore(p: ForecastCoreParams): CoreForecast {
+  thicknessMm(p.section);
+  requireNumber('massG', p.massG, { above: 0, max: 200_000, unit: 'g' });
+  requireNumber('startC', p.startC, { min: -30, max: 120, unit: '°C' });
+  requireNumber('targetC', p.targetC, { min: -20, max: 120, unit: '°C' });
+  requirePhases(p.phases);
+  const readings = requireReadings(p.readings ?? []).filter(({ s }) => s >= 0 && s <= MOST_COOK_S);
+  const chamber = requireReadings(p.chamber ?? []).filter(({ s }) => s >= 0);
+  const isCooling = p.targetC < p.startC;
+  const isThere = (C: number) => (isCooling ? C <= p.targetC : C >= p.targetC);
+  const cook: CookCase = {
+    section: p.section,
+    startC: p.startC,
+    phases: p.phases,
+    chamber,
+    chamberOffC: habit(p.phases, chamber, readings),
+    wrappedAtS: p.wrappedAtS ?? Infinity,
+  };
+  const fit = fitTraits(cook, readings);
+  const last = readings.at(-1);
+  const nowS = last?.s ?? 0;
+  const there = readings.findIndex(({ C }) => isThere(C));
+  const course = (traits: HeatTraits) => courseFrom(cook, traits, nowS, isThere, last);
+  const middle = course(fit.traits);
+  if (there >= 0) {
+    const s = crossing(readings, there, p.targetC);
+    return { etaS: s, lowS: s, highS: s, curve: [], cannot: null, dryingG: evaporatedG(middle.body, p.massG), traits: fit.traits };
+  }
+  const doubts = fit.doubts.map(course);
+  const left = Math.max(COURSE_STEP_S, middle.etaS - nowS);
+  const spread = Math.hypot(
+    MODEL_SHARE,
+    MODEL_S / Math.max(left, MODEL_S),
+    ...doubts.map(({ etaS }) => (etaS === Infinity ? 1 : Math.log(Math.max(COURSE_STEP_S, etaS - nowS) / left))),
+  );
+  return {
+    etaS: middle.etaS,
+    lowS: middle.etaS === Infinity ? Infinity : nowS + left * Math.exp(-FOUR_FIFTHS * spread),
+    highS: middle.etaS === Infinity ? Infinity : nowS + left * Math.exp(FOUR_FIFTHS * spread),
+    curve: fan(middle, doubts, nowS, p.targetC),
+    cannot: middle.etaS === Infinity ? cannotSay(p, middle.core.at(-1) ?? p.startC) : null,
+    dryingG: evaporatedG(middle.body, p.massG),
+    traits: fit.traits,
+  };
+}
+
+interface Course {
+  core: number[];
+  etaS: number;
+  body: ReturnType<typeof cookCourse>['body'];
+}
+
+/** A course that goes through the last reading: what it lies beside it fades away. */
+function courseFrom(cook: CookCase, traits: HeatTraits, nowS: number, isThere: (C: number) => boolean, last: TimedReading | undefined): Course {
+  const modelled = [cook.startC];
+  const core = [cook.startC];
+  let off: number | null = null;
+  let isOver = false;
+  const { body } = cookCourse(cook, traits, nowS + LONGEST_S, (C, s) => {
+    modelled.push(C);
+    if (last !== undefined && s >= nowS) off ??= last.C - courseAt(modelled, nowS);
+    const shown = C + (off ?? 0) * Math.exp(-(s - nowS) / FADES_S);
+    core.push(shown);
+    isOver = s > nowS && isThere(shown);
+    return isOver;
+  });
+  return { core, etaS: isOver ? (core.length - 1) * COURSE_STEP_S : Infinity, body };
+}
+
+/** When the core passed the target, between two readings. */
+function crossing(readings: readonly TimedReading[], i: number, targetC: number): number {
+  const [from, to] = [readings[i - 1], readings[i]];
+  if (to === undefined) return 0;
+  if (from === undefined || to.C === from.C) return to.s;
+  return from.s + ((to.s - from.s) * (targetC - from.C)) / (to.C - from.C);
+}
+
+function fan(middle: Course, doubts: readonly Course[], nowS: number, targetC: number): CoreForecast['curve'] {
+  const endS = Math.min(middle.etaS, nowS + LONGEST_S);
+  const step = Math.max(COURSE_STEP_S, (endS - nowS) / CURVE_POINTS);
+  const points: CoreForecast['curve'] = [];
+  for (let s = nowS; s < endS; s += step) {
+    const C = courseAt(middle.core, s);
+    // What ended earlier is at the target.
+    const off = doubts.map(({ core }) => ((core.length - 1) * COURSE_STEP_S < s ? targetC : courseAt(core, s)) - C);
+    const doubt = FOUR_FIFTHS * Math.hypot(MODEL_SHARE * Math.abs(C - courseAt(middle.core, nowS)), ...off);
+    points.push({ s, C, lowC: C - doubt, highC: C + doubt });
+  }
+  if (middle.etaS !== Infinity) points.push({ s: middle.etaS, C: targetC, lowC: targetC, highC: targetC });
+  return points;
+}
+
+/** How far the chamber lay beside its program in the last hour, °C; 0 where that is no habit. */
+function habit(phases: readonly CookPhase[], chamber: readonly TimedReading[], readings: readonly TimedReading[]): number {
+  const last = chamber.at(-1);
+  if (last === undefined) return 0;
+  const coreAt = (s: number) => readings.findLast((reading) => reading.s <= s)?.C ?? -Infinity;
+  const recent = chamber.filter(({ s }) => s > last.s - HABIT_S);
+  const offs = recent.map(
+    ({ s, C }) =>
+      C - (phases.find(({ untilS = Infinity, untilCoreC = Infinity }) => s < untilS && coreAt(s) < untilCoreC) ?? phases.at(-1) ?? { chamberC: C }).chamberC,
+  );
+  const mean = offs.reduce((sum, off) => sum + off, 0) / offs.length;
+  return Math.abs(mean) > HABIT_C ? 0 : mean;
+}
+
+function cannotSay({ phases, targetC, startC }: ForecastCoreParams, endC: number): string {
+  const chamberC = phases.at(-1)?.chamberC ?? 0;
+  const beyond = targetC < startC ? chamberC >= targetC : chamberC <= targetC;
+  if (beyond) return `In a chamber of ${chamberC} °C the core does not come to ${targetC} °C.`;
+  return `At ${chamberC} °C the core stays near ${Math.round(endC)} °C for two days: water that leaves the surface takes the heat. Raise the chamber or wrap it.`;
+}

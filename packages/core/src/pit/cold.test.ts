@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { every } from '../testing/cooked.js';
+import { coldAlarms, coldWatch, WARM_MOST_S } from './coldWatch.js';
+
+const STORE = { id: 'refrigerator', name: 'Refrigerator' };
+const HOUR = 3600;
+
+describe('a refrigerator’s log', () => {
+  test('time over 4 °C adds up, between two readings by a straight way; at 4 °C it is cold', () => {
+    expect(
+      coldWatch(
+        every(0, 7200, () => 4),
+        0,
+        7200,
+      ),
+    ).toMatchObject({ warmS: 0, state: 'cold', warmSinceS: null });
+    // Up from 2 to 6 °C in ten minutes and down again: half of each is over 4 °C.
+    const door = [...every(0, 3600, () => 2), { s: 4200, C: 6 }, { s: 4800, C: 2 }, ...every(4860, 7200, () => 2)];
+    expect(coldWatch(door, 0, 7200)).toMatchObject({ warmS: 600, longestS: 600, warmestC: 6, state: 'cold' });
+  });
+
+  test('six doors of ten minutes are an hour in all, and news to nobody; half an hour at once is told', () => {
+    const doors = every(0, 6 * HOUR, (s) => (s % HOUR < 600 ? 7 : 2));
+    const watch = coldWatch(doors, 0, 6 * HOUR);
+    expect(watch.warmS).toBeGreaterThan(5 * 600);
+    expect(coldAlarms(coldWatch(doors, 0, 6 * HOUR - 60), STORE)).toEqual([]);
+    const broken = (minutes: number) =>
+      coldAlarms(
+        coldWatch(
+          every(0, HOUR + minutes * 60, (s) => (s < HOUR ? 2 : 8)),
+          0,
+          HOUR + minutes * 60,
+        ),
+        STORE,
+      );
+    expect(broken(29)).toEqual([]);
+    expect(broken(32)).toMatchObject([{ kind: 'cold', level: 'caution', key: 'cold:refrigerator' }]);
+  });
+
+  test('four hours in all are still a caution, a minute more asks for a decision', () => {
+    const warm = (s: number) =>
+      coldWatch(
+        every(0, s, () => 8),
+        0,
+        s,
+      );
+    expect(warm(WARM_MOST_S).state).toBe('warm');
+    expect(warm(WARM_MOST_S + 60).state).toBe('over');
+    expect(coldAlarms(warm(WARM_MOST_S + 60), STORE)).toMatchObject([{ level: 'danger', fact: expect.stringMatching(/4 h 01 in all/) as string }]);
+  });
+
+  test('what nobody read is neither cold nor warm: gaps, and the time before the logger hung there', () => {
+    const readings = [...every(1800, 3600, () => 3), ...every(3 * HOUR, 4 * HOUR, () => 3)];
+    expect(coldWatch(readings, 0, 4 * HOUR)).toMatchObject({ unreadS: 1800 + 2 * HOUR, warmS: 0 });
+    expect(coldWatch([], 0, HOUR)).toMatchObject({ unreadS: HOUR, warmestC: null, last: null, state: 'cold' });
+  });
+
+  test('only the time that the meat lay in it counts', () => {
+    expect(
+      coldWatch(
+        every(0, 8 * HOUR, (s) => (s < 4 * HOUR ? 9 : 2)),
+        4 * HOUR,
+        8 * HOUR,
+      ).warmS,
+    ).toBe(0);
+  });
+
+  test('warm, cold and unread times never add up to more than the whole; warmer is never less', () => {
+    const log = fc.array(fc.record({ s: fc.integer({ min: 0, max: 100_000 }), C: fc.integer({ min: -50, max: 150 }).map((tenth) => tenth / 10) }), {
+      maxLength: 60,
+    });
+    fc.assert(
+      fc.property(log, fc.integer({ min: 0, max: 50 }), (list, warmer) => {
+        const readings = [...new Map(list.map((reading) => [reading.s, reading])).values()].sort((a, b) => a.s - b.s);
+        const { warmS, longestS, unreadS } = coldWatch(readings, 0, 100_000);
+        expect(warmS + unreadS).toBeLessThanOrEqual(100_000 + 1e-6);
+        expect(longestS).toBeLessThanOrEqual(warmS + 1e-6);
+        const more = readings.map(({ s, C }) => ({ s, C: C + warmer / 10 }));
+        expect(coldWatch(more, 0, 100_000).warmS).toBeGreaterThanOrEqual(warmS - 1e-6);
+      }),
+    );
+  });
+});

@@ -1,0 +1,156 @@
+import { readingPairs, type TimedReading } from '../safety/coreReadings.js';
+import { COME_UP } from '../safety/comeUpHours.js';
+import type { PitAlarm } from './chamberAlarms.js';
+
+/** So near the target the cook is told, °C [T]. */
+export const NEAR_C = 3;
+/** A core stands where it rises by less than so much an hour while it is looked at for so long, s. */
+const STALL_C_PER_H = 3;
+const STALL_S = 2700;
+/** It stands in the range in which water leaves a surface fast, and under a chamber that is hotter by so much, °C [M]. */
+const STALL_FROM_C = 52;
+const STALL_TO_C = 85;
+const STALL_CHAMBER_C = 18;
+/** No reading for so long is no reading, s; or three times the usual distance. */
+const SILENT_S = 240;
+const SILENT_SHARE = 3;
+
+export interface WatchedCore {
+  piece: string;
+  /** as it counts */
+  counted: readonly TimedReading[];
+  targetC: number;
+  /** how much too high the probe was found at the last check, °C */
+  readsHighC: number;
+  checkedS: number | null;
+  wrappedS: number | null;
+}
+
+/** What a piece's core says: near, there, standing, too slow, not to be believed. */
+export function coreAlarms(core: WatchedCore, chamberAt: (s: number) => number | null): PitAlarm[] {
+  const { piece, counted, targetC } = core;
+  const base = { subject: piece, untilS: null };
+  const first = (C: number) => counted.find((reading) => reading.C >= C);
+  const alarms: PitAlarm[] = [];
+  const there = first(targetC);
+  const near = first(targetC - NEAR_C);
+  if (near !== undefined)
+    alarms.push({
+      ...base,
+      key: `near:${piece}`,
+      kind: 'near',
+      sinceS: near.s,
+      untilS: there?.s ?? null,
+      level: 'news',
+      fact: `Piece ${piece} is within ${NEAR_C} °C of its ${targetC} °C.`,
+      order: 'Have the instant-read thermometer and a place to rest it ready.',
+    });
+  if (there !== undefined)
+    alarms.push({
+      ...base,
+      key: `reached:${piece}`,
+      kind: 'reached',
+      sinceS: there.s,
+      level: 'caution',
+      fact: `Piece ${piece} reads ${targetC} °C.`,
+      order: 'Check it in three places with an instant-read thermometer: the lowest decides.',
+    });
+  if (core.readsHighC > 0 && core.checkedS !== null)
+    alarms.push({
+      ...base,
+      key: `reads-high:${piece}`,
+      kind: 'reads-high',
+      sinceS: core.checkedS,
+      level: 'caution',
+      fact: `The probe of piece ${piece} reads ${core.readsHighC.toFixed(1)} °C higher than the lowest place of the check: it may sit too shallow.`,
+      order: 'Seat it anew, tip in the middle of the thickest part, away from bone, and check again. Until then the lower reading counts.',
+    });
+  return [...alarms, ...stalls(core, chamberAt), ...slowComeUp(core)];
+}
+
+function stalls({ piece, counted, wrappedS }: WatchedCore, chamberAt: (s: number) => number | null): PitAlarm[] {
+  const found: PitAlarm[] = [];
+  let open: PitAlarm | null = null;
+  let j = 0;
+  counted.forEach((reading) => {
+    while (j < counted.length - 1 && (counted[j + 1]?.s ?? Infinity) <= reading.s - STALL_S) j += 1;
+    const before = counted[j];
+    const long = before === undefined ? 0 : reading.s - before.s;
+    const rate = before === undefined || long < STALL_S * 0.8 ? Infinity : ((reading.C - before.C) / long) * 3600;
+    const warmBy = (chamberAt(reading.s) ?? -Infinity) - reading.C;
+    const stands = rate < STALL_C_PER_H && reading.C >= STALL_FROM_C && reading.C <= STALL_TO_C && warmBy >= STALL_CHAMBER_C;
+    if (stands && open === null && before !== undefined) {
+      open = {
+        key: `stall:${piece}`,
+        kind: 'stall',
+        subject: piece,
+        sinceS: before.s,
+        untilS: null,
+        level: 'news',
+        fact: `Piece ${piece} stands at ${reading.C.toFixed(0)} °C: water that leaves its surface takes as much heat as comes in. It may last an hour or more.`,
+        order: wrappedS === null ? 'Wait, wrap it, or raise the chamber: each of the last two ends it.' : 'It is wrapped already: raise the chamber, or wait.',
+      };
+      found.push(open);
+    } else if (!stands && open !== null && rate > STALL_C_PER_H * 1.5) {
+      open.untilS = reading.s;
+      open = null;
+    }
+  });
+  return found;
+}
+
+function slowComeUp({ piece, counted }: WatchedCore): PitAlarm[] {
+  const passed = comeUpSpan(counted);
+  const last = counted.at(-1);
+  if (passed === null || last === undefined) return [];
+  const hours = ((passed.endS ?? last.s) - passed.startS) / 3600;
+  if (hours <= COME_UP.mostH) return [];
+  return [
+    {
+      key: `come-up:${piece}`,
+      kind: 'come-up',
+      subject: piece,
+      sinceS: passed.startS + COME_UP.mostH * 3600,
+      untilS: null,
+      level: 'danger',
+      fact: `The core of piece ${piece} ${passed.endS === null ? 'is' : 'was'} longer than ${COME_UP.mostH} h between ${COME_UP.fromC} and ${COME_UP.toC} °C.`,
+      order: 'Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
+    },
+  ];
+}
+
+/** When the come-up clock began, and when it stopped: null while it runs. No clock before the core is over 10 °C. */
+export function comeUpSpan(counted: readonly TimedReading[]): { startS: number; endS: number | null } | null {
+  const [first] = counted;
+  if (first === undefined) return null;
+  let startS: number | null = first.C > COME_UP.fromC ? first.s : null;
+  for (const { from, to } of readingPairs(counted)) {
+    const crosses = (C: number) => from.s + ((to.s - from.s) * (C - from.C)) / (to.C - from.C);
+    if (to.C <= COME_UP.fromC) startS = null;
+    else if (from.C <= COME_UP.fromC) startS = crosses(COME_UP.fromC);
+    if (to.C >= COME_UP.toC && startS !== null) return { startS, endS: from.C >= COME_UP.toC ? from.s : Math.min(to.s, crosses(COME_UP.toC)) };
+  }
+  return startS === null ? null : { startS, endS: null };
+}
+
+/** A channel that says nothing although it did before. */
+export function silence(subject: string, name: string, readings: readonly TimedReading[], nowS: number): PitAlarm[] {
+  const last = readings.at(-1);
+  if (last === undefined) return [];
+  const apart = readings.slice(-12).map(({ s }, i, list) => s - (list[i - 1]?.s ?? s));
+  const usual = apart.sort((a, b) => a - b)[Math.floor(apart.length / 2)] ?? 0;
+  const most = Math.max(SILENT_S, SILENT_SHARE * usual);
+  if (nowS - last.s <= most) return [];
+  return [
+    {
+      key: `no-data:${subject}`,
+      kind: 'no-data',
+      subject,
+      sinceS: last.s + most,
+      untilS: null,
+      level: 'danger',
+      fact: `${name} has said nothing for ${Math.round((nowS - last.s) / 60)} min.`,
+      order: 'Look at the thermometer, its battery and its way to the house. What nobody reads is not counted for safety.',
+    },
+  ];
+}

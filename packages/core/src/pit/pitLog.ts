@@ -1,0 +1,134 @@
+import { cookPhases, type CookProgram } from '../process/cookProgram.js';
+import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
+import { PROCESSES } from '../process/processes.js';
+import type { Process } from '../process/process.js';
+import type { BatchState } from '../process/replay.js';
+import type { CookPhase } from '../heat/cookPhase.js';
+
+/** A check with an instant-read thermometer: the lowest place decides. */
+export interface CoreCheck {
+  /** ms */
+  at: number;
+  piece: string;
+  lowestC: number;
+  placesC: number[];
+  probeC: number | null;
+  by: string;
+}
+
+/** What a batch's log says of its cook: everything of the pit that is not measured by itself. */
+export interface PitLog {
+  /** ms; when the meat went on, and when the check closed that took it off; null before */
+  onAt: number | null;
+  offAt: number | null;
+  /** ms; when it was moved to the cold; null before */
+  coldAt: number | null;
+  /** core as it went on, °C */
+  startC: number | null;
+  /** when the heat was raised by hand, ms */
+  raisedAt: number | null;
+  program: CookProgram;
+  /** how the channels hung, each from its time to that of the next */
+  hung: { at: number; probes: Probe[] }[];
+  tended: { id: string; at: number; act: TendingAct; piece: string | null; by: string }[];
+  checks: CoreCheck[];
+  heard: { at: number; alarm: string; by: string }[];
+  /** what was decided where a rule was not kept */
+  decided: Decision[];
+}
+
+/** What was decided about an alarm of a rule that was not kept. */
+export interface Decision {
+  /** ms */
+  at: number;
+  alarm: string;
+  by: string;
+  what: string;
+}
+
+/** How a batch is smoked and cooked: as it was planned on the way, else as its process has it, else as the product usually is. */
+export const programOf = (process: Process, program: CookProgram | undefined): CookProgram =>
+  program ?? process.program ?? PROCESSES.find(({ product }) => product === process.product)?.program ?? [];
+
+/** Derives the pit's part of a batch from its log. */
+export function pitLog(state: BatchState, process: Process): PitLog {
+  const closing = (id: string) => state.steps.find((step) => step.spec.id === id)?.closing ?? null;
+  const time = (id: string) => {
+    const entry = closing(id);
+    return entry === null ? null : Date.parse(entry.at);
+  };
+  const on = closing('meat-on');
+  const coreC = on?.kind === 'done' ? on.values.coreC : undefined;
+  const log: PitLog = {
+    onAt: time('meat-on'),
+    offAt: time('core'),
+    coldAt: time('into-cold'),
+    startC: typeof coreC === 'number' ? coreC : null,
+    raisedAt: time('raise'),
+    program: programOf(process, state.design.program),
+    hung: [],
+    tended: [],
+    checks: stepChecks(state),
+    heard: [],
+    decided: [],
+  };
+  for (const entry of state.standing) {
+    if (entry.kind !== 'pit') continue;
+    const { event, by, id } = entry;
+    const at = Date.parse(entry.at);
+    if (event.act === 'probes') log.hung.push({ at, probes: event.probes });
+    else if (event.act === 'heard') log.heard.push({ at, alarm: event.alarm, by });
+    else if (event.act === 'decided') log.decided.push({ at, alarm: event.alarm, by, what: entry.reason ?? '' });
+    else if (event.act === 'check')
+      log.checks.push({ at, piece: event.piece, lowestC: Math.min(...event.placesC), placesC: event.placesC, probeC: event.probeC ?? null, by });
+    else log.tended.push({ id, at, act: event.act, piece: event.piece ?? null, by });
+  }
+  for (const list of [log.hung, log.tended, log.checks, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);
+  return log;
+}
+
+/** The check that is a step of its own reads one piece, or all of them at once: it is taken for the first. */
+function stepChecks({ standing, design }: BatchState): CoreCheck[] {
+  const piece = design.pieces[0]?.code ?? '';
+  return standing.flatMap((entry): CoreCheck[] => {
+    if (entry.kind !== 'done' || entry.stepId !== 'core') return [];
+    const placesC = Object.entries(entry.values).flatMap(([name, C]) => (/^instant\dC$/.test(name) && typeof C === 'number' ? [C] : []));
+    const probeC = typeof entry.values.probeC === 'number' && design.pieces.length === 1 ? entry.values.probeC : null;
+    return placesC.length === 0 ? [] : [{ at: Date.parse(entry.at), piece, placesC, lowestC: Math.min(...placesC), probeC, by: entry.by }];
+  });
+}
+
+/** The phases by the clock of this cook: a raise by hand ends the first one when it was done, not when it was planned. */
+export function phasesOf({ program, onAt, raisedAt }: PitLog): CookPhase[] {
+  const phases = cookPhases(program);
+  const [first, ...rest] = phases;
+  if (first === undefined || rest.length === 0 || onAt === null || raisedAt === null || raisedAt <= onAt) return phases;
+  const { untilCoreC: _untilCoreC, ...held } = first;
+  return [
+    { ...held, untilS: (raisedAt - onAt) / 1000 },
+    ...rest.map((phase) => (phase.untilS === undefined ? phase : { ...phase, untilS: Math.max(phase.untilS, (raisedAt - onAt) / 1000) })),
+  ];
+}
+
+/** Where a channel hung, time by time: spans of ms, the last without end. */
+export function spansOf(hung: PitLog['hung'], reads: string): { probe: Probe; fromMs: number; toMs: number }[] {
+  const spans: { probe: Probe; fromMs: number; toMs: number }[] = [];
+  hung.forEach(({ at, probes }, i) => {
+    const toMs = hung[i + 1]?.at ?? Infinity;
+    const probe = probes.find((candidate) => candidate.reads === reads);
+    if (probe === undefined) return;
+    const before = spans.at(-1);
+    const goesOn = before !== undefined && before.toMs === at && before.probe.device === probe.device && before.probe.channel === probe.channel;
+    if (goesOn) Object.assign(before, { toMs, probe });
+    else spans.push({ probe, fromMs: at, toMs });
+  });
+  return spans;
+}
+
+/** Every channel that hung in the cook at some time, once. */
+export function channelsOf(hung: PitLog['hung']): { device: string; channel: number }[] {
+  const seen = new Map(hung.flatMap(({ probes }) => probes.map(({ device, channel }) => [`${device}:${channel}`, { device, channel }] as const)));
+  return [...seen.values()];
+}
+
+export const isChamber = (probe: Probe): boolean => probe.reads === CHAMBER;

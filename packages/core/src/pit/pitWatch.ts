@@ -1,0 +1,306 @@
+import type { ForecastCoreParams } from '../heat/forecastCore.js';
+import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
+import { lethality, type Lethality } from '../safety/lethality.js';
+import { COLD_SMOKE_C } from '../process/cookProgram.js';
+import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
+import type { Process } from '../process/process.js';
+import type { BatchState } from '../process/replay.js';
+import type { CoreReading } from '../safety/crossingTime.js';
+import type { TimedReading } from '../safety/coreReadings.js';
+import { chamberAlarms, type PitAlarm } from './chamberAlarms.js';
+import { comeUpSpan, coreAlarms, silence } from './coreAlarms.js';
+import { countedCore, readAt, readsHighC, type ProbeCheck } from './countedCore.js';
+import { pitLog, phasesOf, spansOf, type CoreCheck, type Decision, type PitLog } from './pitLog.js';
+
+/** Readings of a channel, in order of time. */
+export interface ChannelReadings {
+  device: string;
+  channel: number;
+  readings: readonly CoreReading[];
+}
+
+export interface PieceWatch {
+  piece: string;
+  probe: Probe | null;
+  targetC: number;
+  /** as the probe read it, and as it counts; s after the meat went on */
+  read: TimedReading[];
+  counted: TimedReading[];
+  lastCheck: CoreCheck | null;
+  /** how much too high the probe was found at the last check, °C */
+  readsHighC: number;
+  lethality: Lethality;
+  comeUp: ReturnType<typeof comeUpSpan>;
+  /** what a forecast of it needs; null before anything is known of its core */
+  forecast: ForecastCoreParams | null;
+}
+
+/** A job at the pit that comes back, or waits for a core temperature. */
+export interface PitJob {
+  act: TendingAct;
+  /** ms; when it falls due; null while its core temperature is not there */
+  dueAt: number | null;
+  atCoreC: number | null;
+  lastAt: number | null;
+}
+
+/** An alarm, and what became of it. */
+export interface ToldAlarm extends PitAlarm {
+  heard: { at: number; by: string } | null;
+  /** of a rule that was not kept: what was decided; null where it was not, or needs none */
+  decision: Decision | null;
+}
+
+export interface PitWatch {
+  log: PitLog;
+  phases: CookPhase[];
+  /** index of the phase that holds now, in the program and in `phases` */
+  phase: number;
+  /** s after the meat went on: when each phase that was begun began */
+  phaseStarts: number[];
+  chamber: TimedReading[];
+  chamberProbe: Probe | null;
+  pieces: PieceWatch[];
+  alarms: ToldAlarm[];
+  jobs: PitJob[];
+  /** ms; the last that was heard of any channel, or null */
+  heardAt: number | null;
+  /** s between 4 and 60 °C of the slowest core, in a program with a cold smoke; null where there is none */
+  coldZoneS: number | null;
+}
+
+/** Where what is not cooked yet can grow, °C. */
+const ZONE = { fromC: 4, toC: 60 } as const;
+
+/**
+ * Everything that is to be seen of a cook at an instant: derived from the log and the readings, nothing of it stored.
+ *
+ * @param channels readings of the channels that hung in it
+ * @param now ms
+ */
+export function pitWatch(state: BatchState, process: Process, channels: readonly ChannelReadings[], now: number): PitWatch | null {
+  const log = pitLog(state, process);
+  const { onAt } = log;
+  if (onAt === null) return null;
+  const phases = phasesOf(log);
+  const until = log.offAt ?? Infinity;
+  const seriesOf = (reads: string, untilMs: number): TimedReading[] =>
+    spansOf(log.hung, reads)
+      .flatMap(({ probe, fromMs, toMs }) =>
+        (channels.find(({ device, channel }) => device === probe.device && channel === probe.channel)?.readings ?? []).filter(
+          ({ at }) => at >= Math.max(fromMs, onAt - 1) && at < toMs && at <= Math.min(untilMs, now),
+        ),
+      )
+      .map(({ at, C }) => ({ s: (at - onAt) / 1000, C }))
+      .sort((a, b) => a.s - b.s)
+      .filter(({ s }, i, all) => i === 0 || s > (all[i - 1]?.s ?? -Infinity));
+  const chamber = seriesOf(CHAMBER, until);
+  const chamberAt = (s: number) => readAt(chamber, s);
+  const wrappedAt = log.tended.find(({ act }) => act === 'wrap')?.at ?? null;
+  const startC = log.startC ?? 4;
+  const hung = log.hung.at(-1)?.probes ?? [];
+  const pieces = state.design.pieces.map(({ code, section, greenG }): PieceWatch => {
+    // A core that rests goes on counting until it is in the cold.
+    const read = seriesOf(code, log.coldAt ?? Infinity);
+    const probe = hung.find(({ reads }) => reads === code) ?? null;
+    const own = log.checks.filter(({ piece, at }) => piece === code && at >= onAt);
+    const checks = own.flatMap(({ at, lowestC, probeC }): ProbeCheck[] => {
+      const s = (at - onAt) / 1000;
+      const readThen = probeC ?? readAt(read, s);
+      return readThen === null ? [] : [{ s, lowestC, probeC: readThen }];
+    });
+    const counted = countedCore(read, checks, startC);
+    const last = checks.at(-1);
+    const targetC = probe?.targetC ?? process.coreTargetC;
+    return {
+      piece: code,
+      probe,
+      targetC,
+      read,
+      counted,
+      lastCheck: own.at(-1) ?? null,
+      readsHighC: last === undefined ? 0 : readsHighC(last),
+      lethality: lethality(counted),
+      comeUp: comeUpSpan(counted),
+      forecast:
+        phases.length === 0
+          ? null
+          : {
+              section,
+              massG: state.facts.driedG[code] ?? state.facts.pulledG[code] ?? greenG,
+              startC,
+              phases,
+              readings: counted,
+              targetC,
+              chamber,
+              ...(wrappedAt === null ? {} : { wrappedAtS: (wrappedAt - onAt) / 1000 }),
+            },
+    };
+  });
+  const nowS = (Math.min(now, until) - onAt) / 1000;
+  const held = holds(phases, chamber, pieces);
+  const phase = held.at(nowS).phase;
+  const alarms = [
+    ...withoutWork(
+      log,
+      onAt,
+      chamberAlarms(chamber, (s) => {
+        const { phase: i, sinceS } = held.at(s);
+        const set = phases[i];
+        return set === undefined ? null : { C: set.chamberC, sinceS };
+      }),
+    ),
+    ...tooWarm(phases, chamber),
+    ...pieces.flatMap((piece) =>
+      coreAlarms(
+        {
+          piece: piece.piece,
+          counted: piece.counted,
+          targetC: piece.targetC,
+          readsHighC: piece.readsHighC,
+          checkedS: piece.lastCheck === null ? null : (piece.lastCheck.at - onAt) / 1000,
+          wrappedS: wrappedAt === null ? null : (wrappedAt - onAt) / 1000,
+        },
+        chamberAt,
+      ),
+    ),
+    ...(log.offAt === null
+      ? [
+          ...silence(CHAMBER, 'The chamber’s probe', chamber, nowS),
+          ...pieces.flatMap(({ piece, read }) => silence(piece, `The probe of piece ${piece}`, read, nowS)),
+        ]
+      : []),
+  ];
+  const heardAt = [chamber, ...pieces.map(({ read }) => read)].flatMap((readings) => {
+    const last = readings.at(-1);
+    return last === undefined ? [] : [onAt + last.s * 1000];
+  });
+  return {
+    log,
+    phases,
+    phase,
+    phaseStarts: held.starts,
+    chamber,
+    chamberProbe: hung.find(({ reads }) => reads === CHAMBER) ?? null,
+    pieces,
+    alarms: alarms.map((alarm) => told(alarm, log, onAt)).sort((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level) || b.sinceS - a.sinceS),
+    jobs: log.offAt === null ? pitJobs(log, held.at(nowS), pieces, onAt) : [],
+    heardAt: heardAt.length === 0 ? null : Math.max(...heardAt),
+    coldZoneS: phases.some(({ chamberC, medium }) => chamberC <= COLD_SMOKE_C && medium === 'smoker')
+      ? Math.max(0, ...pieces.map(({ counted }) => zoneSeconds(counted)))
+      : null,
+  };
+}
+
+/** An alarm with who heard it, and what was decided, since it rang. */
+export function told(alarm: PitAlarm, { heard, decided }: PitLog, fromMs: number): ToldAlarm {
+  const isOf = (said: { alarm: string; at: number }) => said.alarm === alarm.key && said.at >= fromMs + alarm.sinceS * 1000;
+  return { ...alarm, heard: heard.find(isOf) ?? decided.find(isOf) ?? null, decision: decided.find(isOf) ?? null };
+}
+
+const LEVELS: readonly PitAlarm['level'][] = ['danger', 'caution', 'news'];
+
+/** The phase at a time, and since when: by the slowest core, as it was read. */
+function holds(
+  phases: readonly CookPhase[],
+  chamber: readonly TimedReading[],
+  pieces: readonly PieceWatch[],
+): { starts: number[]; at: (s: number) => { phase: number; sinceS: number } } {
+  const moments = [...new Set([0, ...chamber.map(({ s }) => s), ...pieces.flatMap(({ read }) => read.map(({ s }) => s))])].sort((a, b) => a - b);
+  const starts: number[] = [0];
+  const cores = pieces.filter(({ counted }) => counted.length > 0).map(({ counted }) => ({ counted, i: 0 }));
+  let phase = 0;
+  for (const s of moments) {
+    let slowest = Infinity;
+    for (const core of cores) {
+      while (core.i < core.counted.length - 1 && (core.counted[core.i + 1]?.s ?? Infinity) <= s) core.i += 1;
+      slowest = Math.min(slowest, core.counted[core.i]?.C ?? Infinity);
+    }
+    const next = phaseAt(phases, phase, s, Number.isFinite(slowest) ? slowest : -Infinity, false);
+    while (phase < next) {
+      phase += 1;
+      starts[phase] = s;
+    }
+  }
+  return {
+    starts,
+    at: (s) => {
+      let i = starts.findLastIndex((from) => from <= s);
+      i = phaseAt(phases, Math.max(0, i), s, -Infinity, false);
+      return { phase: i, sinceS: starts[i] ?? phases[i - 1]?.untilS ?? 0 };
+    },
+  };
+}
+
+/** How long before and after a job its door may stand open, s. */
+const AT_THE_DOOR_S = 420;
+
+/** A door that is open while somebody spritzes or adds fuel is no news. */
+function withoutWork({ tended, checks }: PitLog, onAt: number, alarms: readonly PitAlarm[]): PitAlarm[] {
+  const atWork = [...tended, ...checks].map(({ at }) => (at - onAt) / 1000);
+  return alarms.filter(
+    ({ kind, sinceS, untilS }) =>
+      kind !== 'door' ||
+      untilS === null ||
+      untilS - sinceS > 2 * AT_THE_DOOR_S ||
+      !atWork.some((s) => s > sinceS - AT_THE_DOOR_S && s < untilS + AT_THE_DOOR_S),
+  );
+}
+
+/** A cold smoke that is none any more. */
+function tooWarm(phases: readonly CookPhase[], chamber: readonly TimedReading[]): PitAlarm[] {
+  const [first] = phases;
+  if (first === undefined || first.chamberC > COLD_SMOKE_C) return [];
+  const until = first.untilS ?? Infinity;
+  const warm = chamber.find(({ s, C }) => s <= until && C >= COLD_SMOKE_C);
+  if (warm === undefined) return [];
+  const over = chamber.find(({ s, C }) => s > warm.s && C < COLD_SMOKE_C);
+  return [
+    {
+      key: 'too-warm:chamber',
+      kind: 'too-warm',
+      subject: CHAMBER,
+      sinceS: warm.s,
+      untilS: over?.s ?? null,
+      level: 'danger',
+      fact: `The chamber came to ${COLD_SMOKE_C} °C: that is no cold smoke any more.`,
+      order: 'Cool it below 30 °C, or cook the piece through now.',
+    },
+  ];
+}
+
+function zoneSeconds(counted: readonly TimedReading[]): number {
+  return counted.slice(1).reduce((sum, { s, C }, i) => {
+    const from = counted[i];
+    return from !== undefined && C > ZONE.fromC && C < ZONE.toC ? sum + s - from.s : sum;
+  }, 0);
+}
+
+/** Repeated jobs of the phase that holds, and the marks of the program that are still to come. */
+function pitJobs(log: PitLog, { phase, sinceS }: { phase: number; sinceS: number }, pieces: readonly PieceWatch[], onAt: number): PitJob[] {
+  const lastOf = (act: TendingAct) => log.tended.findLast((tended) => tended.act === act)?.at ?? null;
+  const beganAt = onAt + sinceS * 1000;
+  const atStart = (log.program[phase]?.first ?? []).flatMap((act): PitJob[] => {
+    const lastAt = lastOf(act);
+    return lastAt !== null && lastAt >= beganAt ? [] : [{ act, dueAt: beganAt, atCoreC: null, lastAt }];
+  });
+  const repeated = (log.program[phase]?.repeats ?? []).map(({ act, everyMin }): PitJob => {
+    const lastAt = lastOf(act);
+    return { act, dueAt: (lastAt ?? onAt) + everyMin * 60_000, atCoreC: null, lastAt };
+  });
+  const marks = log.program.flatMap(({ marks: list }) =>
+    list.flatMap(({ act, atCoreC }): PitJob[] => {
+      const lastAt = lastOf(act);
+      if (lastAt !== null) return [];
+      return [{ act, dueAt: allAt(pieces, atCoreC, onAt), atCoreC, lastAt }];
+    }),
+  );
+  return [...atStart, ...repeated, ...marks].sort((a, b) => (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity));
+}
+
+/** When the last of the pieces that are read came to a temperature, ms; null until all of them did. */
+function allAt(pieces: readonly PieceWatch[], C: number, onAt: number): number | null {
+  const reached = pieces.filter(({ counted }) => counted.length > 0).map(({ counted }) => counted.find((reading) => reading.C >= C)?.s ?? Infinity);
+  const last = Math.max(...reached);
+  return reached.length === 0 || !Number.isFinite(last) ? null : onAt + last * 1000;
+}

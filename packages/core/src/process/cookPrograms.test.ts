@@ -1,0 +1,42 @@
+import { requireProgram, slowSmokeFault } from './cookProgram.js';
+import { FINISH_WAYS, SMOKE_WAYS, usualProgram } from './cookPrograms.js';
+
+const ways = SMOKE_WAYS.flatMap((smoke) => FINISH_WAYS.map((finish) => ({ smoke, finish })));
+
+describe('usual programs', () => {
+  test.each(ways)('$smoke smoke, finished in $finish, can be kept as it is, and ends at the core', ({ smoke, finish }) => {
+    const program = usualProgram({ smoke, finish, targetC: 64 });
+    expect(requireProgram(program)).toEqual(program);
+    expect(program.at(-1)?.untilCoreC).toBe(64);
+  });
+
+  test('a cold smoke stays below 30 °C; a stepped one gets warmer; a bath is hardly hotter than its core', () => {
+    expect(usualProgram({ smoke: 'cold', finish: 'oven', targetC: 64 })[0]?.chamberC).toBeLessThan(30);
+    const heats = usualProgram({ smoke: 'stepped', finish: 'smoker', targetC: 64 }).map(({ chamberC }) => chamberC);
+    expect(heats).toEqual([...heats].sort((a, b) => a - b));
+    expect(usualProgram({ smoke: 'low', finish: 'waterBath', targetC: 57 }).at(-1)?.chamberC).toBe(58);
+  });
+
+  test('a simmer changes its water once, as the second water begins', () => {
+    expect(usualProgram({ smoke: 'low', finish: 'simmer', targetC: 88, smokeH: 2 }).slice(1)).toMatchObject([{ untilMin: 165 }, { first: ['water'] }]);
+  });
+
+  test('glaze and wrap go where the core comes to them', () => {
+    const marks = [{ act: 'glaze' as const, atCoreC: 54 }];
+    expect(usualProgram({ smoke: 'low', finish: 'smoker', targetC: 66, marks }).map((phase) => phase.marks.length)).toEqual([0, 1]);
+  });
+});
+
+describe('meat without cure', () => {
+  const cold = usualProgram({ smoke: 'cold', finish: 'smoker', targetC: 64 });
+
+  test('is not smoked cold or slow: 39 ppm is no cure, 40 is', () => {
+    expect(slowSmokeFault(cold, 39)).toMatch(/not smoked at 22 °C/);
+    expect(slowSmokeFault(cold, 40)).toBeNull();
+    expect(slowSmokeFault(usualProgram({ smoke: 'low', finish: 'oven', targetC: 64 }), 0)).toMatch(/no cure/);
+  });
+
+  test('may be smoked hot, as fresh meat is', () => {
+    expect(slowSmokeFault(usualProgram({ smoke: 'hot', finish: 'smoker', targetC: 64 }), 0)).toBeNull();
+  });
+});

@@ -1,0 +1,86 @@
+import { numberFault } from '../units/require.js';
+import type { BatchDesign } from './batchDesign.js';
+import type { EntryFault } from './entryFault.js';
+
+/** What the hands do at the pit, one tap each. */
+export const TENDING_ACTS = ['fuel', 'spritz', 'glaze', 'wrap', 'turn', 'pan', 'water', 'reseat'] as const;
+export type TendingAct = (typeof TENDING_ACTS)[number];
+
+/** A channel of a device, and what it reads: the chamber, or the core of a piece by its code. */
+export interface Probe {
+  device: string;
+  channel: number;
+  reads: string;
+  /** the core temperature at which this piece is done, °C; the process's when not given */
+  targetC?: number;
+}
+
+/** What a channel reads when it hangs in the chamber: no piece has that for a code. */
+export const CHAMBER = 'chamber';
+
+/** Something that happened at the pit. Never a step of its own: it may happen often, or not at all. */
+export type PitEvent =
+  | { act: TendingAct; piece?: string }
+  /** the channels as they hang from now on, all of them */
+  | { act: 'probes'; probes: Probe[] }
+  /** an instant-read thermometer in several places of a piece; what its probe read at that time */
+  | { act: 'check'; piece: string; placesC: number[]; probeC?: number }
+  /** an alarm was heard, by who wrote it */
+  | { act: 'heard'; alarm: string }
+  /** a rule was not kept: what was decided stands as the entry's reason */
+  | { act: 'decided'; alarm: string };
+
+const MOST_PROBES = 24;
+const MOST_CHANNEL = 64;
+const MOST_PLACES = 6;
+const CORE_RULE = { min: -10, max: 120, unit: '°C' } as const;
+
+/** What is wrong with an event before it is written; an empty answer means that it may be. */
+export function pitEventFaults(event: PitEvent, design: BatchDesign): EntryFault[] {
+  if (typeof event !== 'object' || (event as unknown) === null) return [{ field: 'event', message: 'What happened at the pit?' }];
+  const isPiece = (code: unknown) => design.pieces.some((piece) => piece.code === code);
+  switch (event.act) {
+    case 'probes':
+      return probesFaults(event.probes, isPiece);
+    case 'check':
+      if (!isPiece(event.piece)) return [{ field: 'event.piece', message: 'This batch has no such piece.' }];
+      if (!Array.isArray(event.placesC) || event.placesC.length === 0 || event.placesC.length > MOST_PLACES)
+        return [{ field: 'event.placesC', message: `Read between 1 and ${MOST_PLACES} places.` }];
+      return [...event.placesC, ...(event.probeC === undefined ? [] : [event.probeC])].flatMap((C) => temperatureFault('event.placesC', C, CORE_RULE));
+    case 'heard':
+    case 'decided':
+      return typeof event.alarm === 'string' && /^[a-z0-9-]{2,20}:[A-Za-z0-9-]{1,40}$/.test(event.alarm)
+        ? []
+        : [{ field: 'event.alarm', message: 'There is no such alarm.' }];
+    default:
+      if (!TENDING_ACTS.includes(event.act)) return [{ field: 'event.act', message: 'That is nothing that is done at the pit.' }];
+      return event.piece === undefined || isPiece(event.piece) ? [] : [{ field: 'event.piece', message: 'This batch has no such piece.' }];
+  }
+}
+
+function probesFaults(probes: unknown, isPiece: (code: unknown) => boolean): EntryFault[] {
+  if (!Array.isArray(probes) || probes.length > MOST_PROBES) return [{ field: 'event.probes', message: `Up to ${MOST_PROBES} channels hang at one cook.` }];
+  const seen = new Set<string>();
+  for (const probe of probes as Probe[]) {
+    if (typeof probe !== 'object' || (probe as unknown) === null || !/^[0-9a-f-]{36}$/.test(String(probe.device)))
+      return [{ field: 'event.probes', message: 'Which device is it?' }];
+    if (!Number.isInteger(probe.channel) || probe.channel < 1 || probe.channel > MOST_CHANNEL)
+      return [{ field: 'event.probes', message: `Channels are counted from 1 to ${MOST_CHANNEL}.` }];
+    const key = `${probe.device} ${probe.channel}`;
+    if (seen.has(key)) return [{ field: 'event.probes', message: `Channel ${probe.channel} cannot hang in two places.` }];
+    seen.add(key);
+    if (probe.reads !== CHAMBER && !isPiece(probe.reads))
+      return [{ field: 'event.probes', message: 'A channel hangs in the chamber or in a piece of this batch.' }];
+    if (probe.targetC !== undefined) {
+      const fault = temperatureFault('event.probes', probe.targetC, { min: 30, max: 105, unit: '°C' });
+      if (fault.length > 0) return fault;
+    }
+  }
+  return [];
+}
+
+function temperatureFault(field: string, C: unknown, rule: { min: number; max: number; unit: string }): EntryFault[] {
+  if (typeof C !== 'number' || !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
+  const fault = numberFault(C, rule);
+  return fault === null ? [] : [{ field, message: `A temperature ${fault}.` }];
+}

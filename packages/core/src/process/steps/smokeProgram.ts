@@ -1,0 +1,46 @@
+import type { CookProgram } from '../cookProgram.js';
+import type { TendingAct } from '../pitEvent.js';
+
+/** What the smoke and cook steps of a product are planned by. */
+export interface SmokePlan {
+  smokeC: number;
+  smokeH: number;
+  raiseC: number;
+  cookH: number;
+  restH: number;
+  targetC: number;
+  midway: string;
+  /** done once, at a core temperature */
+  marks: { act: TendingAct; atCoreC: number }[];
+}
+
+/** Wood is added and the surface wetted so often, min [T]. */
+export const FUEL_MIN = 50;
+export const SPRITZ_MIN = 45;
+
+/** Smoke first, then hotter until the core is there: the same numbers as in the steps. */
+export const smokeProgram = ({ smokeC, smokeH, raiseC, targetC, marks }: SmokePlan): CookProgram => [
+  {
+    name: 'Smoke',
+    chamberC: smokeC,
+    medium: 'smoker',
+    smoke: true,
+    pan: true,
+    untilMin: smokeH * 60,
+    repeats: [
+      { act: 'fuel', everyMin: FUEL_MIN },
+      { act: 'spritz', everyMin: SPRITZ_MIN },
+    ],
+    marks: [],
+  },
+  {
+    name: 'Cook',
+    chamberC: raiseC,
+    medium: 'smoker',
+    smoke: false,
+    pan: true,
+    untilCoreC: targetC,
+    repeats: [{ act: 'fuel', everyMin: FUEL_MIN }],
+    marks,
+  },
+];
