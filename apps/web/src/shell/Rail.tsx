@@ -62,9 +62,9 @@ export function Rail() {
 
 /** What a logger said so long ago is still so, ms. */
 const LIVE_MS = 600_000;
-const FRESH_MS = 24 * 3_600_000;
+const FRESH_MS = 48 * 3_600_000;
 
-/** The refrigerator as its logger reads it, or as it was last read at a turn, if that is not older than a day. */
+/** The refrigerator as its logger reads it, or as it was last read at a turn, if that is not older than two days. */
 function ColdRoom({ batches }: { batches: Batch[] }) {
   const preferences = usePreferences();
   const now = useNow();
@@ -91,7 +91,7 @@ function ColdRoom({ batches }: { batches: Batch[] }) {
   return (
     <em title={`Read at a turn, ${dayjs(last.at).format('ddd HH:mm')}`}>
       Cold room <b>{inWords(last.C, 'temperature', preferences)}</b>
-      <small>at {dayjs(last.at).format('HH:mm')}</small>
+      <small>{dayjs(last.at).format(dayjs(last.at).isSame(now, 'day') ? '[at] HH:mm' : 'ddd HH:mm')}</small>
     </em>
   );
 }
