@@ -42,7 +42,7 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt', 'calendar', 'pit', 'readings'];
+const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt', 'calendar', 'pit', 'readings', 'recipes'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },

@@ -1,9 +1,9 @@
 import { replay, STATIONS } from '@bunkhouse/core';
 import { demoHouse } from './demoHouse.js';
+import { processOfRequest } from './demoRecipes.js';
 import { playBatch } from './playBatch.js';
 import { idFrom } from './random.js';
 import type { LogEntry } from '@bunkhouse/core';
-import { processFor } from '@bunkhouse/core';
 import { toDesign } from '@bunkhouse/api';
 
 // Mornings, nights, and the night when the clocks change.
@@ -16,7 +16,7 @@ describe.each(['2026-11-23T06:05:00', '2027-03-28T02:30:00', '2028-02-29T23:59:0
         id: request.id,
         code: '',
         design: toDesign(request),
-        process: processFor(request.product),
+        process: processOfRequest(request),
         entries: entries.map((entry, i) => ({ ...entry, seq: i + 1, recordedAt: entry.at }) as LogEntry),
       },
       now,

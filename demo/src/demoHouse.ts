@@ -1,5 +1,6 @@
-import { usualRequest, type BatchRequest, type LogEntryRequest } from '@bunkhouse/api';
+import { requestBy, type BatchRequest, type LogEntryRequest, type RecipeRequest } from '@bunkhouse/api';
 import { processFor, replay, usualHousePlan, usualWaterG, type HousePlan, type School } from '@bunkhouse/core';
+import { demoRecipes, processOfRequest } from './demoRecipes.js';
 import { playBatch, type PlayedBatch } from './playBatch.js';
 import { planHouse } from './planHouse.js';
 import { idFrom } from './random.js';
@@ -19,6 +20,7 @@ export interface DemoHouse {
   cooks: readonly string[];
   plan: HousePlan;
   devices: readonly DemoDevice[];
+  recipes: RecipeRequest[];
   batches: PlayedBatch[];
 }
 
@@ -54,6 +56,8 @@ type DemoProduct = BatchRequest['product'];
 interface Wanted {
   name: string;
   product: DemoProduct;
+  /** a version of a recipe; the first of the product's starter when not given */
+  recipe?: { id: string; version: number };
   school?: School['kind'];
   greenG: number[];
   /** the step that is next, and how many minutes from now it falls due */
@@ -78,7 +82,7 @@ const LIVE: readonly Wanted[] = [
   { name: 'soak', product: 'canadian-bacon', school: 'pumpAndCover', greenG: [2310], next: { step: 'soak-out', inMin: 22 } },
   { name: 'cure-due', product: 'ham-bone-in', greenG: [7760], next: { step: 'turn-5', inMin: -12 } },
   { name: 'cure-pieces', product: 'pastrami', greenG: [2180, 2460], startedDaysAgo: 6 },
-  { name: 'prep', product: 'canadian-bacon', greenG: [2690], next: { step: 'mix', inMin: 25 } },
+  { name: 'prep', product: 'canadian-bacon', recipe: { id: 'canadian-bacon', version: 2 }, greenG: [2690], next: { step: 'mix', inMin: 25 } },
 ];
 
 const LAST_SEASON_DAYS = 365;
@@ -107,7 +111,7 @@ export function demoHouse(now: number, timeZone = Intl.DateTimeFormat().resolved
   });
   const planned = planHouse(live, plan, now, COOKS[0]);
   const batches = [...ended, ...planned].sort((a, b) => a.request.startsAt.localeCompare(b.request.startsAt));
-  return { name: DEMO_NAME, cooks: COOKS, plan, devices: [THERMOMETER, LOGGER], batches };
+  return { name: DEMO_NAME, cooks: COOKS, plan, devices: [THERMOMETER, LOGGER], recipes: demoRecipes(), batches };
 }
 
 /** What the usual house has, a colder drawer, a small smoker for trials, and tubs. */
@@ -147,7 +151,8 @@ function sevenOClock(at: number): number {
 
 function request(wanted: Wanted, startsAt: number): BatchRequest {
   const by = COOKS[(wanted.greenG[0] ?? 0) % COOKS.length] ?? COOKS[0];
-  const usual = usualRequest(wanted.product, {
+  const process = processOfRequest(wanted);
+  const usual = requestBy(process, {
     id: idFrom(wanted.name),
     by,
     startsAt: new Date(startsAt).toISOString(),
@@ -161,7 +166,7 @@ function request(wanted: Wanted, startsAt: number): BatchRequest {
       usual.pieces.map((piece) => ({ ...piece, greenG: g, ...(trial === undefined ? {} : { thicknessMm: trial.thicknessMm }) })),
     ),
     ...(trial === undefined ? {} : { cureDays: trial.cureDays }),
-    waterG: usualWaterG(wanted.product, greenG),
+    waterG: usualWaterG(process, greenG),
     ...(wanted.smoker === undefined ? {} : { stores: { smoke: wanted.smoker } }),
   };
 }

@@ -1,2 +1,3 @@
 export * from './demoHouse.js';
 export * from './playBatch.js';
+export * from './demoRecipes.js';

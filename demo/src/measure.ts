@@ -81,7 +81,7 @@ function valueOf(
     case 'driedG':
       return round((state.facts.pulledG[code] ?? greenG) * 0.97 * spread(0.006), step);
     case 'packedG':
-      return round(Object.values(state.facts.greenG).reduce((a, b) => a + b, 0) * (PACKED_SHARE[record.process.product] ?? 0.85) * spread(0.03), step);
+      return round(Object.values(state.facts.greenG).reduce((a, b) => a + b, 0) * packedShare(record) * spread(0.03), step);
     default:
       return asOnSheet(state, spec, input.name, record.design.cureScaleStepG);
   }
@@ -89,7 +89,11 @@ function valueOf(
 
 const CHOICES: Record<string, string> = { firmness: 'firm', smell: 'fresh', surface: 'tacky' };
 
-const PACKED_SHARE: Record<string, number> = { pastrami: 0.6, 'canadian-bacon': 0.85, 'ham-bone-in': 0.9 };
+/** The middle of what the recipe says. */
+const packedShare = ({ process }: BatchRecord): number => {
+  const { low, high } = process.usual.packedShare ?? { low: 0.8, high: 0.9 };
+  return (low + high) / 2;
+};
 
 function temperature(record: BatchRecord, spec: StepSpec, name: string, random: () => number): number {
   const near = (C: number, by: number) => round(C + (random() - 0.5) * 2 * by, 0.1);

@@ -1,6 +1,7 @@
 import { toDesign } from '@bunkhouse/api';
-import { checkEntry, movedPlan, processFor, replay, schedulable, schedule, type BatchRecord, type LogEntry } from '@bunkhouse/core';
+import { checkEntry, movedPlan, replay, schedulable, schedule, type BatchRecord, type LogEntry } from '@bunkhouse/core';
 import { demoHouse } from './demoHouse.js';
+import { processOfRequest } from './demoRecipes.js';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
@@ -17,7 +18,7 @@ test.each([
   const live = batches
     .map(({ request, entries }) => {
       const log = entries.map((entry, i) => ({ ...entry, seq: i + 1, recordedAt: entry.at }) as LogEntry);
-      const record: BatchRecord = { id: request.id, code: '', design: toDesign(request), process: processFor(request.product), entries: log };
+      const record: BatchRecord = { id: request.id, code: '', design: toDesign(request), process: processOfRequest(request), entries: log };
       return { record, state: replay(record, now) };
     })
     .filter(({ state }) => state.outcome === 'live');

@@ -3,7 +3,6 @@ import {
   checkEntry,
   lookAtPlan,
   movedPlan,
-  processFor,
   replay,
   schedulable,
   schedule,
@@ -15,6 +14,7 @@ import {
   type LogEntry,
 } from '@bunkhouse/core';
 import type { PlayedBatch } from './playBatch.js';
+import { processOfRequest } from './demoRecipes.js';
 import { idFrom } from './random.js';
 
 const HOUR_MS = 3_600_000;
@@ -49,7 +49,7 @@ export function planHouse(batches: readonly PlayedBatch[], plan: HousePlan, now:
 function planned(played: PlayedBatch, now: number): Planned {
   const { request, entries } = played;
   const log = entries.map((entry, i) => ({ ...entry, seq: i + 1, recordedAt: entry.at }) as LogEntry);
-  const record: BatchRecord = { id: request.id, code: '', design: toDesign(request), process: processFor(request.product), entries: log };
+  const record: BatchRecord = { id: request.id, code: '', design: toDesign(request), process: processOfRequest(request), entries: log };
   return { played, record, state: replay(record, now) };
 }
 

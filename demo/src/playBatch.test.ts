@@ -1,5 +1,5 @@
 import { usualRequest } from '@bunkhouse/api';
-import { PLANNED_PRODUCTS, replay, SCHOOLS } from '@bunkhouse/core';
+import { PLANNED_PRODUCTS, processFor, replay, SCHOOLS, type Product } from '@bunkhouse/core';
 import { playBatch } from './playBatch.js';
 import { idFrom } from './random.js';
 
@@ -14,10 +14,12 @@ describe.each(PLANNED_PRODUCTS)('a made-up cook and the usual %s', (product) => 
       const state = replay(record, now);
       expect(state.outcome).toBe('finished');
       expect(state.findings.filter((finding) => finding.level === 'stop')).toEqual([]);
-      // Common practice: a loin keeps 80 to 90 % of its green weight, a brisket 55 to 65 %, a ham 85 to 95 %.
-      const [low, high] = { pastrami: [55, 65], 'canadian-bacon': [80, 90], 'ham-bone-in': [85, 95] }[product];
-      expect(state.figures.yield?.value).toBeGreaterThan(low ?? 0);
-      expect(state.figures.yield?.value).toBeLessThan(high ?? 100);
+      // Common practice: a loin keeps 80 to 90 % of its green weight, a brisket 55 to 65 %, a ham 85 to 95 %; other pieces by their recipe.
+      const known: Partial<Record<Product, [number, number]>> = { pastrami: [55, 65], 'canadian-bacon': [80, 90], 'ham-bone-in': [85, 95] };
+      const { packedShare } = processFor(product).usual;
+      const [low, high] = known[product] ?? [(packedShare?.low ?? 0) * 100, (packedShare?.high ?? 1) * 100];
+      expect(state.figures.yield?.value).toBeGreaterThan(low);
+      expect(state.figures.yield?.value).toBeLessThan(high);
       expect(state.cooling.every((gate) => gate.tookH !== null && gate.tookH <= gate.limitH)).toBe(true);
     }
   });

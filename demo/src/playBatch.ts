@@ -1,6 +1,7 @@
 import type { BatchRequest, LogEntryRequest } from '@bunkhouse/api';
-import { checkEntry, processFor, replay, type BatchRecord, type EntryDraft } from '@bunkhouse/core';
+import { checkEntry, replay, type BatchRecord, type EntryDraft } from '@bunkhouse/core';
 import { toDesign } from '@bunkhouse/api';
+import { processOfRequest } from './demoRecipes.js';
 import { measure } from './measure.js';
 import { seeded } from './random.js';
 
@@ -26,7 +27,7 @@ const tastedRight = ({ entries }: BatchRecord): boolean => entries.some((entry) 
 /** A made-up cook works through a batch: every entry passes the same checks as a real one. */
 export function playBatch(request: BatchRequest, options: PlayOptions): PlayedBatch & { record: BatchRecord } {
   const random = seeded(options.seed);
-  const process = processFor(request.product);
+  const process = processOfRequest(request);
   let record: BatchRecord = { id: request.id, code: '', design: toDesign(request), process, entries: [] };
   const entries: LogEntryRequest[] = [];
   let clock = Date.parse(request.startsAt);

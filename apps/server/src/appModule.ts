@@ -23,6 +23,8 @@ import { DevicesService } from './readings/devicesService.js';
 import { ReadingsController } from './readings/readingsController.js';
 import { ReadingsService } from './readings/readingsService.js';
 import { ReadingsStream } from './readings/readingsStream.js';
+import { RecipesController } from './recipes/recipesController.js';
+import { RecipesService } from './recipes/recipesService.js';
 import type { Settings } from './settings.js';
 
 const HASHED_FILE = /[\\/]assets[\\/]/;
@@ -52,6 +54,7 @@ export class AppModule {
         BatchesController,
         LearntController,
         LedgerController,
+        RecipesController,
         HouseController,
         HousePlanController,
         CalendarController,
@@ -63,6 +66,7 @@ export class AppModule {
         BatchesService,
         LogService,
         LedgerService,
+        RecipesService,
         LearntService,
         HousePlanService,
         CalendarService,

@@ -139,6 +139,19 @@ RESPONSES.SeriesResponse = object({
     }),
   ),
 });
+RESPONSES.RecipeResponse = object({
+  id: text,
+  putAway: { type: 'boolean' },
+  versions: list(
+    object({
+      version: { type: 'integer' },
+      recipe: { type: 'object', additionalProperties: true, description: 'see docs/formats.md' },
+      reason: text,
+      by: text,
+      at: instant,
+    }),
+  ),
+});
 RESPONSES.CalendarFeedResponse = object({
   path: orNull({ type: 'string', description: 'the secret address on this server' }),
   alarmMin: orNull({ type: 'integer', description: 'minutes before a job at which a telephone rings' }),
@@ -203,6 +216,7 @@ export function describeApi(app: INestApplication): OpenAPIObject {
     };
   }
   batchRequest.properties.diffusivity = { $ref: '#/components/schemas/DiffusivityRequest' };
+  batchRequest.properties.recipe = { $ref: '#/components/schemas/RecipeOfBatch' };
   batchRequest.properties.cure = { $ref: '#/components/schemas/CureRequest' };
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };
   return document;

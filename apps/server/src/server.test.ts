@@ -323,6 +323,8 @@ describe('the house', () => {
       '/api/readings',
       '/api/readings.csv',
       '/api/readings/stream',
+      '/api/recipes',
+      '/api/recipes/{id}/put-away',
       '/api/weights',
     ]);
     expect(document.components.schemas.BatchRequest?.properties?.saltPercent?.maximum).toBe(8);

@@ -1,6 +1,7 @@
-import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type School } from '@bunkhouse/core';
+import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type Product, type School } from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
+import { RecipeOfBatch } from './recipeRequest.js';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -88,6 +89,13 @@ export class CureRequest {
   @IsNumber({}, { message: 'How much salt is in the cure? Put 0 for none.' })
   saltPercent: number;
 
+  /** sugar in a ready mix */
+  @IsOptional()
+  @Min(0, { message: 'Sugar cannot be less than nothing.' })
+  @Max(100, { message: 'More than 100 % sugar cannot be.' })
+  @IsNumber({}, { message: 'How much sugar is in the cure? Put 0 for none.' })
+  sugarPercent?: number;
+
   @IsOptional()
   @IsBoolean({ message: 'May it be pumped: yes or no.' })
   mayPump?: boolean;
@@ -115,6 +123,8 @@ export class DiffusivityRequest {
   cutFaces: number;
 }
 
+const cured = (request: BatchRequest) => request.nitritePpm !== 0 && request.cure !== undefined && request.cure !== null;
+
 const pumped = (request: BatchRequest) => request.school === 'pumpAndCover';
 
 const houseRuled = (request: BatchRequest) => request.ruleSet === 'house';
@@ -126,7 +136,13 @@ export class BatchRequest {
   id: string;
 
   @IsIn(PLANNED_PRODUCTS, { message: 'Choose what it is to be.' })
-  product: (typeof PLANNED_PRODUCTS)[number];
+  product: Product;
+
+  /** what it is made by; the starter of the product when not given */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(RecipeOfBatch, value) : value))
+  @ValidateNested({ message: 'The recipe is not named as it should be.' })
+  recipe?: RecipeOfBatch;
 
   @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((piece) => plainToInstance(PieceRequest, piece)) : value))
   @ValidateNested({ each: true, message: 'A piece is not described as it should be.' })
@@ -156,14 +172,14 @@ export class BatchRequest {
   @IsNumber({}, { message: 'How much sugar? Put 0 for none.' })
   sugarPercent: number;
 
-  /** ingoing, ppm */
-  @Min(1, { message: 'A cure without nitrite is salt meat, which this plan is not for.' })
+  /** ingoing, ppm; 0 for salted meat without a cure */
+  @Min(0, { message: 'Nitrite cannot be less than nothing.' })
   @Max(2000, { message: 'Over 2000 ppm is poisonous. Look at the number.' })
   @IsNumber({}, { message: 'How much nitrite? A number is missing.' })
   nitritePpm: number;
 
-  /** cure #1 when not given */
-  @IsOptional()
+  /** cure #1 when not given; none where no nitrite is aimed at */
+  @ValidateIf(cured)
   @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(CureRequest, value) : value))
   @ValidateNested({ message: 'The cure is not described as its label should.' })
   cure?: CureRequest;

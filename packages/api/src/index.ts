@@ -11,3 +11,4 @@ export * from './calendarFeedRequest.js';
 export * from './deviceRequest.js';
 export * from './readingsRequest.js';
 export * from './weightRequest.js';
+export * from './recipeRequest.js';

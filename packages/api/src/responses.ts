@@ -1,5 +1,5 @@
 import type { DeviceKind } from './deviceRequest.js';
-import type { BatchDesign, Diffusivity, LogEntry, Process, Verdict } from '@bunkhouse/core';
+import type { BatchDesign, Diffusivity, LogEntry, Process, Recipe, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -138,4 +138,22 @@ export interface ReadingsEvent {
   from: number;
   to: number;
   latest: { channel: number; at: number; C: number }[];
+}
+
+/** A recipe as it stood from one time on. */
+export interface RecipeVersion {
+  version: number;
+  recipe: Recipe;
+  /** what was changed, and why; empty for the first */
+  reason: string;
+  by: string;
+  /** ISO instant */
+  at: string;
+}
+
+/** A recipe with every version that it ever had, the last first. */
+export interface RecipeResponse {
+  id: string;
+  putAway: boolean;
+  versions: RecipeVersion[];
 }

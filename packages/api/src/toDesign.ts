@@ -1,4 +1,4 @@
-import { CURE_1, houseRules, requireInstants, requireStores, RULE_SETS, type BatchDesign, type RuleSet, type School, type Section } from '@bunkhouse/core';
+import { CURE_1, houseRules, NO_CURE, requireInstants, requireStores, RULE_SETS, type BatchDesign, type RuleSet, type School, type Section } from '@bunkhouse/core';
 import type { BatchRequest, PieceRequest } from './batchRequest.js';
 
 const PIECE_CODES = 'ABCDEFGHIJKL';
@@ -21,7 +21,7 @@ export function toDesign(request: BatchRequest): BatchDesign {
     saltPercent: request.saltPercent,
     sugarPercent: request.sugarPercent,
     nitritePpm: request.nitritePpm,
-    cure: request.cure === undefined ? CURE_1 : { ...request.cure },
+    cure: request.nitritePpm === 0 ? NO_CURE : request.cure == null ? CURE_1 : { ...request.cure },
     ruleSet: request.ruleSet,
     ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
     cureDays: request.cureDays,

@@ -14,12 +14,14 @@ describe.each(PLANNED_PRODUCTS)('the usual %s', (product) => {
     expect(validateSync(plainToInstance(BatchRequest, request), { whitelist: true, forbidNonWhitelisted: true })).toEqual([]);
     const plan = planBatch(processFor(product), toDesign(request));
     expect(plan.findings.filter((finding) => finding.level === 'stop')).toEqual([]);
-    expect(plan.figures.nitrite.judgement.verdict).toBe('ok');
+    // Where floor and limit are one, the scale's step leads a little under it.
+    if (product !== 'belly-bacon') expect(plan.figures.nitrite.judgement.verdict).toBe('ok');
+    else expect(plan.findings.map(({ code }) => code)).toContain('at-the-limit');
   });
 });
 
 test('a product without a process is not guessed', () => {
-  expect(() => usualRequest('picnic' as 'pastrami', asked)).toThrow(/no process yet for "picnic"/);
+  expect(() => usualRequest('sausage' as 'pastrami', asked)).toThrow(/no process yet for "sausage"/);
 });
 
 test.each(PLANNED_PRODUCTS)('a %s like another: the request of a design gives that design again, with its bone, skin, fat, cold and house rules', (product) => {

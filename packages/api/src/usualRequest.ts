@@ -1,14 +1,25 @@
-import { processFor, RULE_SETS, thicknessMm, usualWaterG, type BatchDesign, type School } from '@bunkhouse/core';
+import { processFor, RULE_SETS, thicknessMm, usualWaterG, type BatchDesign, type Process, type School } from '@bunkhouse/core';
 import type { BatchRequest } from './batchRequest.js';
 
-/** A batch of one piece with a product's usual values: where the form begins, and the made-up house. */
-export function usualRequest(product: BatchRequest['product'], asked: { id: string; by: string; startsAt: string; school?: School['kind'] }): BatchRequest {
-  const process = processFor(product);
+/** What a form or a made-up house says of a new batch beside its recipe. */
+export interface AskedOfBatch {
+  id: string;
+  by: string;
+  startsAt: string;
+  school?: School['kind'];
+}
+
+/** A batch of one piece with a product's usual values. */
+export const usualRequest = (product: BatchRequest['product'], asked: AskedOfBatch): BatchRequest => requestBy(processFor(product), asked);
+
+/** A batch of one piece with the usual values of a process: where the form begins, and the made-up house. */
+export function requestBy(process: Process, asked: AskedOfBatch): BatchRequest {
   const { usual } = process;
   const school = asked.school ?? usual.school;
   return {
     id: asked.id,
-    product,
+    product: process.product,
+    ...(process.recipe === undefined ? {} : { recipe: { ...process.recipe } }),
     pieces: [
       {
         greenG: usual.greenG,
@@ -16,13 +27,16 @@ export function usualRequest(product: BatchRequest['product'], asked: { id: stri
         thicknessMm: thicknessMm(usual.section),
         lengthMm: usual.lengthMm,
         ...(usual.section.bone === undefined ? {} : { boneMm: usual.section.bone.diameterMm }),
+        ...(usual.section.closedSide === undefined ? {} : { skinOn: true }),
+        ...(usual.section.fatCapMm === undefined ? {} : { fatCapMm: usual.section.fatCapMm }),
       },
     ],
     school,
-    waterG: usualWaterG(product, usual.greenG),
+    waterG: usualWaterG(process, usual.greenG),
     saltPercent: usual.saltPercent,
     sugarPercent: usual.sugarPercent,
-    nitritePpm: RULE_SETS.us.usualTarget,
+    nitritePpm: usual.nitritePpm ?? RULE_SETS.us.usualTarget,
+    ...(usual.cure === undefined || usual.nitritePpm === 0 ? {} : { cure: { ...usual.cure } }),
     ruleSet: 'us',
     cureDays: process.cureDays[school].usual,
     meatScaleStepG: 5,
@@ -38,10 +52,10 @@ export function usualRequest(product: BatchRequest['product'], asked: { id: stri
 }
 
 /** The request that a design would be asked for with: a batch like another, as a new one. */
-export function requestOf(design: BatchDesign, asked: { id: string; by: string; startsAt: string }): BatchRequest {
+export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Process = processFor(design.product)): BatchRequest {
   const { school, house, cure, coldC, diffusivity } = design;
   return {
-    ...usualRequest(design.product as BatchRequest['product'], { ...asked, school: school.kind }),
+    ...requestBy(process, { ...asked, school: school.kind }),
     pieces: design.pieces.map(({ greenG, lengthMm, section }) => ({
       greenG,
       lengthMm,

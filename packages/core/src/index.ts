@@ -66,6 +66,8 @@ export * from './process/pitEvent.js';
 export * from './process/cookProgram.js';
 export * from './process/cookPrograms.js';
 export * from './process/process.js';
+export * from './process/recipe.js';
+export * from './process/starterRecipes.js';
 export * from './process/processes.js';
 export * from './process/batchDesign.js';
 export * from './process/planSteps.js';

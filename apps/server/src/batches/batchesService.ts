@@ -3,11 +3,12 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse } from '@bunkhouse/api';
 import { datesFault, toDesign } from '@bunkhouse/api';
-import { attempt, designStops, processFor } from '@bunkhouse/core';
+import { attempt, designStops } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
+import { RecipesService } from '../recipes/recipesService.js';
 import { BatchEntity } from './batchEntity.js';
 
 /** Starts batches and reads them with their logs. */
@@ -16,6 +17,7 @@ export class BatchesService {
   constructor(
     @InjectDataSource() private readonly dataSource: DataSource,
     private readonly clock: Clock,
+    private readonly recipes: RecipesService,
   ) {}
 
   /** Batches that are neither packed nor thrown away, oldest first. */
@@ -58,7 +60,7 @@ export class BatchesService {
   async start(request: BatchRequest, createdAt = this.clock.now()): Promise<BatchResponse> {
     const late = datesFault(request, createdAt);
     if (late !== null) throw refused([{ field: 'startsAt', message: late }]);
-    const process = processFor(request.product);
+    const process = await this.recipes.processOf(request);
     const asked = attempt(() => toDesign(request));
     if ('fault' in asked) throw refused([asked.fault]);
     const design = asked.value;

@@ -7,18 +7,21 @@ import { LedgerLineEntity } from '../ledger/ledgerLineEntity.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { LeftOutEntity } from '../learnt/leftOutEntity.js';
+import { RecipeEntity } from '../recipes/recipeEntity.js';
+import { RecipeVersionEntity } from '../recipes/recipeVersionEntity.js';
 import { Calendar1795200000000 } from './migrations/calendar1795200000000.js';
 import { CalendarFeed1795300000000 } from './migrations/calendarFeed1795300000000.js';
 import { First1795000000000 } from './migrations/first1795000000000.js';
 import { Learnt1795100000000 } from './migrations/learnt1795100000000.js';
 import { Readings1795400000000 } from './migrations/readings1795400000000.js';
+import { Recipes1795500000000 } from './migrations/recipes1795500000000.js';
 
 /** How the server meets PostgreSQL. Migrations run at the start; the schema is never synchronised. */
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
-  entities: [BatchEntity, LogEntryEntity, LedgerLineEntity, HouseEntity, HousePlanEntity, LeftOutEntity, CalendarFeedEntity, DeviceEntity],
-  migrations: [First1795000000000, Learnt1795100000000, Calendar1795200000000, CalendarFeed1795300000000, Readings1795400000000],
+  entities: [BatchEntity, LogEntryEntity, LedgerLineEntity, HouseEntity, HousePlanEntity, LeftOutEntity, CalendarFeedEntity, DeviceEntity, RecipeEntity, RecipeVersionEntity],
+  migrations: [First1795000000000, Learnt1795100000000, Calendar1795200000000, CalendarFeed1795300000000, Readings1795400000000, Recipes1795500000000],
   migrationsRun: true,
   synchronize: false,
   extra: { max: 10, connectionTimeoutMillis: 5000, statement_timeout: 15000 },

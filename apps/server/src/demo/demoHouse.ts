@@ -8,6 +8,7 @@ import { Clock } from '../clock.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { HousePlanService } from '../house/housePlanService.js';
 import { DevicesService } from '../readings/devicesService.js';
+import { RecipesService } from '../recipes/recipesService.js';
 import { LogService } from '../log/logService.js';
 
 /** How long the made-up cook takes to type, ms. */
@@ -22,6 +23,7 @@ export class DemoHouse {
     private readonly log: LogService,
     private readonly plan: HousePlanService,
     private readonly devices: DevicesService,
+    private readonly recipes: RecipesService,
     private readonly clock: Clock,
   ) {}
 
@@ -30,9 +32,10 @@ export class DemoHouse {
     const houses = this.dataSource.getRepository(HouseEntity);
     const house = (await houses.findOneBy({ id: 1 })) ?? (await this.found());
     if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
-    const { plan, devices, batches } = demoHouse(house.demoFrom.getTime());
+    const { plan, devices, recipes, batches } = demoHouse(house.demoFrom.getTime());
     await this.plan.keep(plan, 'Wren');
     for (const device of devices) await this.devices.keep({ ...device, simulated: true, by: 'Wren' });
+    for (const recipe of recipes) await this.recipes.keep(recipe);
     for (const { request, entries } of batches) {
       await this.batches.start(request, Date.parse(request.startsAt));
       await this.log.writeAll(

@@ -1,4 +1,4 @@
-import { BRINE_NAMES, floatReading, SIXTY_F_C, splitWater, type BatchDesign, type BrineFigures } from '@bunkhouse/core';
+import { BRINE_NAMES, floatReading, NO_CURE, SIXTY_F_C, splitWater, sum, type BatchDesign, type BatchFacts, type BrineFigures, type Process } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../shell/preferences';
 import { digits, inWords, type Quantity } from '../shell/quantities';
@@ -6,14 +6,21 @@ import { Float } from './Float';
 import { HotAndIce } from './HotAndIce';
 import { Working } from './Working';
 
-/** What to weigh into a bucket, and how strong it comes out. */
-export function BrineSheet({ figures, design }: { figures: BrineFigures; design: BatchDesign }) {
+/** What to weigh into a bucket, and how strong it comes out. Spice goes into what the meat lies in, by the weight of the meat. */
+export function BrineSheet({ figures, design, process, facts }: { figures: BrineFigures; design: BatchDesign; process?: Process; facts?: BatchFacts }) {
   const preferences = usePreferences();
   const { brine, strength, salometer } = figures;
-  const lines: { name: string; note?: string; grams: number; quantity: Quantity; step: number; cure?: boolean }[] = [
+  const all: { name: string; note?: string; grams: number; quantity: Quantity; step: number; cure?: boolean }[] = [
     { name: 'Water', note: 'ice counts', grams: brine.waterG, quantity: 'mass', step: design.meatScaleStepG },
     { name: 'Salt', grams: brine.saltG, quantity: 'mass', step: design.meatScaleStepG },
     { name: 'Sugar', grams: brine.sugarG, quantity: 'mass', step: design.meatScaleStepG },
+    ...(brine.id === 'pickle' || facts === undefined ? [] : (process?.usual.spices ?? [])).map(({ name, gPerKg }) => ({
+      name,
+      note: `${digits(gPerKg, 1)} g for each kg of meat`,
+      grams: (gPerKg * sum(facts?.greenG ?? {})) / 1000,
+      quantity: 'smallMass' as const,
+      step: design.meatScaleStepG,
+    })),
     {
       name: design.cure.name,
       note: `${design.cure.nitritePercent} % nitrite`,
@@ -23,6 +30,7 @@ export function BrineSheet({ figures, design }: { figures: BrineFigures; design:
       cure: true,
     },
   ];
+  const lines = all.filter(({ name }) => name !== NO_CURE.name);
   return (
     <section className="panel brine-sheet" aria-label={BRINE_NAMES[brine.id]}>
       <div className="ph">

@@ -7,6 +7,7 @@ const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
   { to: '/calendar', name: 'Calendar', glyph: 'calendar' },
   { to: '/bench', name: 'Bench', glyph: 'bench' },
   { to: '/pit', name: 'Pit', glyph: 'pit' },
+  { to: '/recipes', name: 'Recipes', glyph: 'recipes' },
   { to: '/ledger', name: 'Ledger', glyph: 'ledger' },
   { to: '/guide', name: 'Guide', glyph: 'guide' },
 ];

@@ -8,6 +8,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['C', 'Calendar'],
   ['B', 'Bench'],
   ['P', 'Pit'],
+  ['R', 'Recipes'],
   ['L', 'Ledger'],
   ['G', 'Guide'],
   ['Enter', 'In a form: log it'],

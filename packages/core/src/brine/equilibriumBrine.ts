@@ -47,10 +47,11 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
   const waterG = requireNumber('waterG', p.waterG, { above: 0, max: 1e6, unit: 'g' });
   const salt = requireNumber('saltPercent', p.saltPercent, { min: 0, max: 30, unit: '%' }) / 100;
   const sugar = requireNumber('sugarPercent', p.sugarPercent ?? 0, { min: 0, max: 30, unit: '%' }) / 100;
-  const share = nitriteShare(p.cure);
   const counted = (p.countCureSalt ?? true) ? p.cure.saltPercent / 100 : 0;
   const everything = p.saltBase === 'everything';
   const dose = requireDose(p);
+  // Salted meat without a cure has none to share out.
+  const share = dose.amount === 0 ? 1 : nitriteShare(p.cure);
 
   const meatPlusWaterG = meatG + waterG;
   // B = water + (salt − counted·cure) + sugar + cure, with cure either known or target × (M + B) / share.

@@ -1,5 +1,5 @@
 import type { Injection, Stage } from '../diffusion/sectionProgram.js';
-import { nitriteShare } from '../ingredients/cureMix.js';
+import { nitriteFraction } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
 import type { Diffusivity } from '../process/batchDesign.js';
@@ -176,7 +176,7 @@ function bathOf({ design, facts, figures }: BatchState, species: Species): { bat
   const brine = facts.brines.find(({ id }) => id !== 'pickle');
   const strength = figures.brines.find((candidate) => candidate.brine.id !== 'pickle')?.strength.value ?? 0;
   if (brine === undefined) throw new InputError('brines', 'There is no brine in this batch.');
-  return { bathG: brine.brineG, saltPercent: species === 'salt' ? strength : ((brine.cureG * nitriteShare(design.cure)) / brine.brineG) * 100 };
+  return { bathG: brine.brineG, saltPercent: species === 'salt' ? strength : ((brine.cureG * nitriteFraction(design.cure)) / brine.brineG) * 100 };
 }
 
 /** What the needle put in, as weighed, else as planned. */
@@ -190,7 +190,7 @@ function injection({ design, facts, figures }: BatchState, code: string, event: 
   const planned = event.kind === 'pump' ? school.pumpPercent : school.repumpPercent;
   return {
     pumpPercent: weighed === undefined ? planned : Math.max(0, ((weighed.pumpedG - weighed.beforeG) / greenG) * 100),
-    brineSaltPercent: species === 'salt' ? strength : ((pickle.cureG * nitriteShare(design.cure)) / pickle.brineG) * 100,
+    brineSaltPercent: species === 'salt' ? strength : ((pickle.cureG * nitriteFraction(design.cure)) / pickle.brineG) * 100,
     spacingMm: school.spacingMm,
   };
 }

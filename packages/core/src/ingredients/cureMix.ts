@@ -29,6 +29,9 @@ export const CURING_SALT_06: CureMix = { name: 'Curing salt 0.6 %', nitritePerce
 /** A ready mix as its label usually says [T]: salt, sugar, nitrite and nitrate. The label in the cook's hand decides. */
 export const READY_MIX: CureMix = { name: 'Ready mix', nitritePercent: 0.5, nitratePercent: 0.5, saltPercent: 69, sugarPercent: 30, mayPump: false };
 
+/** Salted meat: nothing that cures goes in. */
+export const NO_CURE: CureMix = { name: 'No cure', nitritePercent: 0, nitratePercent: 0, saltPercent: 0 };
+
 /** Sodium nitrite itself, which no kitchen should hold, and saltpetre, KNO3, as the NaNO3 that it amounts to (85.0 ÷ 101.1). */
 export const SODIUM_NITRITE: CureMix = { name: 'Sodium nitrite', nitritePercent: 100, nitratePercent: 0, saltPercent: 0 };
 export const SALTPETRE: CureMix = { name: 'Saltpetre', nitritePercent: 0, nitratePercent: 84.1, saltPercent: 0 };
@@ -65,3 +68,6 @@ export function nitriteShare(cure: CureMix): number {
   if (cure.nitritePercent <= 0) throw new InputError('cure', `${cure.name} holds no nitrite: it is not a cure.`);
   return cure.nitritePercent / 100;
 }
+
+/** The nitrite of a mix as a fraction; nothing for salted meat. */
+export const nitriteFraction = (cure: CureMix): number => requireCureMix(cure).nitritePercent / 100;

@@ -1,6 +1,8 @@
 import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
 import { equilibriumBrine } from '../brine/equilibriumBrine.js';
 import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
+import { rulesOf } from '../cure/judgeNitrite.js';
+import { nitriteLimit } from '../cure/ruleSet.js';
 import type { BatchDesign, Piece } from './batchDesign.js';
 import type { StepValues } from './logEntry.js';
 
@@ -56,7 +58,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   return {
     greenG,
     greenWeighed: records.has('weigh'),
-    brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(brine, records)),
+    brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(weighable(brine, design), records)),
     pumpings,
     repumpOpen,
     pulledG: byPiece('pull', 'pulledG'),
@@ -93,6 +95,21 @@ export function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
 }
 
 const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ saltG, sugarG, cureG });
+
+/**
+ * A brine whose cure can be weighed: down to the step of its scale, where the nearest step would be over the limit. So where floor and
+ * limit are one, as for a belly in the US, the sheet never leads over it.
+ */
+function weighable(brine: SheetBrine, design: BatchDesign): SheetBrine {
+  const step = design.cureScaleStepG;
+  const nearestG = Math.round(brine.cureG / step) * step;
+  if (nearestG <= brine.cureG || nearestG < step) return brine;
+  const skinOn = design.pieces.some(({ section }) => section.closedSide !== undefined);
+  const limit = nitriteLimit(rulesOf(design.ruleSet, design.house), design.product, 'immersion', skinOn);
+  if (design.nitritePpm > limit || (design.nitritePpm * nearestG) / brine.cureG <= limit) return brine;
+  const weights = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: Number((nearestG - step).toFixed(6)) };
+  return { ...brine, ...weights, brineG: brineWeight(weights) };
+}
 
 function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
   const step = Object.keys(MIX_STEP_BRINE).find((id) => MIX_STEP_BRINE[id] === planned.id);

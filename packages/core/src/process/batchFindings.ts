@@ -4,6 +4,7 @@ import type { NitriteJudgement } from '../cure/judgeNitrite.js';
 import { PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
+import { slowSmokeFault } from './cookProgram.js';
 import { inWorking, type Figure } from '../units/figure.js';
 import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
@@ -18,7 +19,8 @@ export function batchFindings(
 ): Finding[] {
   const found = [
     ...mixFindings(design.cure, design.product, design.school.kind === 'pumpAndCover'),
-    ...nitriteFindings(design, facts, figures),
+    ...(design.nitritePpm > 0 ? nitriteFindings(design, facts, figures) : []),
+    ...uncuredFindings(design, process, figures),
     ...cureFindings(design, process, facts),
     ...saltFindings(figures.salt),
     ...pumpFindings(design, facts, figures),
@@ -26,6 +28,23 @@ export function batchFindings(
     ...warmBrine(standing),
   ];
   return worstFirst(found);
+}
+
+/** Meat without a cure: what it is not for, and a stop where it is smoked slowly all the same. */
+function uncuredFindings(design: BatchDesign, process: Process, { nitrite }: BatchFigures): Finding[] {
+  const slow = slowSmokeFault(design.program ?? process.program ?? [], nitrite.applies.value);
+  return [
+    ...(slow === null ? [] : [{ level: 'stop' as const, code: 'uncured-smoke', message: slow }]),
+    ...(design.nitritePpm > 0
+      ? []
+      : [
+          {
+            level: 'warn' as const,
+            code: 'no-cure',
+            message: 'No cure: this is fresh salted meat. Grey, never into a slow smoke, chilled by the shorter gates, and kept days, not weeks.',
+          },
+        ]),
+  ];
 }
 
 function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: BatchFigures): Finding[] {
@@ -41,7 +60,13 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
     ];
   }
   const found: Finding[] = [];
-  if (judgement.verdict === 'under') {
+  if (judgement.verdict === 'under' && judgement.floor - applies.value <= stepPpm(design, facts, applies)) {
+    found.push({
+      level: 'note',
+      code: 'at-the-limit',
+      message: `${ppm} ppm is as near to ${judgement.floor} ppm as this scale can weigh without going over ${judgement.limit} ppm. A finer scale comes nearer.`,
+    });
+  } else if (judgement.verdict === 'under') {
     found.push({
       level: 'warn',
       code: 'nitrite-under',
@@ -61,7 +86,7 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
       message: `With the doubt of the scales it may be ${shown({ value: applies.high })} ppm, over the limit. Weigh the cure on a finer scale.`,
     });
   }
-  if (judgement.verdict === 'ok' && applies.low < judgement.floor) {
+  if (judgement.verdict === 'ok' && applies.low < judgement.floor && judgement.floor < judgement.limit) {
     found.push({
       level: 'warn',
       code: 'doubt-under',
@@ -69,6 +94,12 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
     });
   }
   return found;
+}
+
+/** What one step of the cure's scale comes to, ppm. */
+function stepPpm(design: BatchDesign, facts: BatchFacts, applies: Figure): number {
+  const brine = facts.brines.find(({ id }) => id === (applies.id === 'nitrite-pumped' ? 'pickle' : id));
+  return brine === undefined || brine.cureG <= 0 ? 0 : (applies.value * design.cureScaleStepG) / brine.cureG;
 }
 
 /** What would be right: cure to weigh while nothing is mixed or pumped, else what to do with the meat. */
@@ -79,7 +110,7 @@ function remedy(design: BatchDesign, facts: BatchFacts, target: number, applies:
   const brine = facts.brines.find((candidate) => candidate.id === (applies.id === 'nitrite-pumped' ? 'pickle' : candidate.id));
   if (pumped || brine === undefined) return 'The meat must not go on in this brine.';
   const rightG = (brine.cureG * target) / applies.value;
-  return `Right would be ${target} ppm: ${rightG.toFixed(1)} g of ${design.cure.name} instead of ${brine.cureG.toFixed(1)} g.`;
+  return `Right would be ${target} ppm: ${(Math.floor(rightG * 10) / 10).toFixed(1)} g of ${design.cure.name} instead of ${brine.cureG.toFixed(1)} g.`;
 }
 
 /** A dose that stands well inside the rules: three quarters of the limit, not under the floor. */

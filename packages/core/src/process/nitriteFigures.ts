@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { judgeNitrite, type NitriteJudgement } from '../cure/judgeNitrite.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type NitriteInBrine } from '../cure/nitriteFigure.js';
-import { nitriteShare } from '../ingredients/cureMix.js';
+import { nitriteFraction } from '../ingredients/cureMix.js';
 import { exactly, minus, over, plus, scaled, times, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts, type BrineId, type SheetBrine } from './batchFacts.js';
@@ -60,8 +60,10 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
 }
 
 function judged(design: BatchDesign, ppm: number, method: 'pumped' | 'immersion'): NitriteJudgement {
-  const { product, ruleSet, house } = design;
-  return judgeNitrite({ ppm, product, ruleSet, method, ...(house === undefined ? {} : { house }) });
+  const { product, ruleSet, house, pieces } = design;
+  // Skin takes nothing up: where some is left on, the limit of the whole weight is lower.
+  const skinOn = pieces.some(({ section }) => section.closedSide !== undefined);
+  return judgeNitrite({ ppm, product, ruleSet, method, skinOn, ...(house === undefined ? {} : { house }) });
 }
 
 /** What was pumped into a piece so far plus what is still planned, as a share of its green weight. */
@@ -86,7 +88,7 @@ function brineDoubt(design: BatchDesign, facts: BatchFacts, id: BrineId): Nitrit
   const cure = weighed(brine.cureG, design.cureScaleStepG);
   const step = design.meatScaleStepG;
   const all = plus(weighed(brine.waterG, step), weighed(brine.saltG, step), weighed(brine.sugarG, step), cure);
-  return { brine: all, nitrite: scaled(cure, nitriteShare(design.cure)) };
+  return { brine: all, nitrite: scaled(cure, nitriteFraction(design.cure)) };
 }
 
 const meatDoubt = (design: BatchDesign, facts: BatchFacts): Measured => plus(...Object.values(facts.greenG).map((g) => weighed(g, design.meatScaleStepG)));

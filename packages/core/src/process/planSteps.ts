@@ -12,6 +12,7 @@ export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
   return kept
     .flatMap((step) => expand(step, design))
     .map((step) => soakedAsPlanned(step, design))
+    .map((step) => (design.nitritePpm > 0 ? step : withoutCure(step)))
     .map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
 }
 
@@ -23,6 +24,9 @@ function applies(step: StepTemplate, design: BatchDesign): boolean {
 /** Out of the water when the plan says so, not when it is usual. */
 const soakedAsPlanned = (step: StepSpec, { soakMin }: BatchDesign): StepSpec =>
   step.id === 'soak-out' && soakMin !== undefined ? { ...step, after: { step: step.after.step, h: soakMin / 60 } } : step;
+
+/** Salted meat: there is no cure to weigh. */
+const withoutCure = (step: StepSpec): StepSpec => ({ ...step, inputs: step.inputs.filter(({ name }) => name !== 'cureG') });
 
 function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
   const { only: _only, repeatEveryH, ...spec } = step;

@@ -1,4 +1,5 @@
 import type { Product } from '../cure/product.js';
+import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import type { CookProgram } from './cookProgram.js';
 import type { SchoolKind, StepTemplate } from './step.js';
@@ -7,6 +8,12 @@ export interface CureDays {
   shortest: number;
   usual: number;
   longest: number;
+}
+
+/** A line beside salt, sugar and cure, by weight of meat. */
+export interface Spice {
+  name: string;
+  gPerKg: number;
 }
 
 /** How a product is made: data, not code. A batch keeps the process that it was started with. */
@@ -33,6 +40,10 @@ export interface Process {
     pickleSaltPercent: number;
     /** packed weight as a share of green [T: handbook part 15]; not known of batches that are older than it */
     packedShare?: { low: number; high: number };
+    /** these three are not known of batches that are older than them */
+    nitritePpm?: number;
+    cure?: CureMix;
+    spices?: Spice[];
   };
   /** lowest core temperature that is asked for, °C */
   coreTargetC: number;
@@ -41,4 +52,8 @@ export interface Process {
   /** finished weight may not be more than green weight */
   notAboveGreen: boolean;
   steps: StepTemplate[];
+  /** what the cook wrote beside the recipe */
+  note?: string;
+  /** the recipe that it was made from; the starter of its product where none is named */
+  recipe?: { id: string; version: number };
 }

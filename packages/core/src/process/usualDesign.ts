@@ -1,13 +1,20 @@
 import { CURE_1 } from '../ingredients/cureMix.js';
 import type { BatchDesign, School } from './batchDesign.js';
+import type { Process } from './process.js';
 import { processFor } from './processes.js';
 
+/** Ingoing nitrite aimed at where a process says nothing of it, ppm. */
+const USUAL_PPM = 150;
+
 /** A design with a product's usual values: what New batch starts from. */
-export function usualDesign(product: string, startsAt: string, schoolKind?: School['kind']): BatchDesign {
-  const process = processFor(product);
+export const usualDesign = (product: string, startsAt: string, schoolKind?: School['kind']): BatchDesign =>
+  designOf(processFor(product), startsAt, schoolKind);
+
+/** A batch of one piece with the usual values of a process. */
+export function designOf(process: Process, startsAt: string, schoolKind?: School['kind']): BatchDesign {
   const { usual } = process;
   const kind = schoolKind ?? usual.school;
-  const waterG = usualWaterG(product, usual.greenG);
+  const waterG = usualWaterG(process, usual.greenG);
   const school: School =
     kind === 'equilibrium'
       ? { kind, waterG }
@@ -26,8 +33,8 @@ export function usualDesign(product: string, startsAt: string, schoolKind?: Scho
     school,
     saltPercent: usual.saltPercent,
     sugarPercent: usual.sugarPercent,
-    nitritePpm: 150,
-    cure: CURE_1,
+    nitritePpm: usual.nitritePpm ?? USUAL_PPM,
+    cure: usual.cure ?? CURE_1,
     ruleSet: 'us',
     cureDays: process.cureDays[kind].usual,
     meatScaleStepG: 5,
@@ -37,5 +44,4 @@ export function usualDesign(product: string, startsAt: string, schoolKind?: Scho
 }
 
 /** Water that usually covers so much meat, g, to a tenth of a litre. */
-export const usualWaterG = (product: string, greenG: number): number =>
-  Math.max(100, Math.round((processFor(product).usual.waterPerMeat * greenG) / 100) * 100);
+export const usualWaterG = ({ usual }: Process, greenG: number): number => Math.max(100, Math.round((usual.waterPerMeat * greenG) / 100) * 100);

@@ -1,4 +1,4 @@
-import { STATION_NAMES, type StepState } from '@bunkhouse/core';
+import { STATION_NAMES, type Process, type StepState } from '@bunkhouse/core';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useBatch, type Batch } from '../../data/batches';
@@ -101,7 +101,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
         />
         <div className="figures">
           {figures.brines.map((brine) => (
-            <BrineSheet key={brine.brine.id} figures={brine} design={state.design} />
+            <BrineSheet key={brine.brine.id} figures={brine} design={state.design} process={batch.record.process} facts={state.facts} />
           ))}
           {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} />}
           <Readings figures={figures} facts={state.facts} />
@@ -109,6 +109,16 @@ function WholeBatch({ batch }: { batch: Batch }) {
         <LogPanel batch={batch} />
       </div>
     </div>
+  );
+}
+
+/** The recipe by its name, with the version that this batch keeps. */
+function RecipeOf({ process: { name, recipe } }: { process: Process }) {
+  if (recipe === undefined) return name;
+  return (
+    <Link className="lnk" to={`/recipes/${recipe.id}`}>
+      {name}, version {recipe.version}
+    </Link>
   );
 }
 
@@ -121,7 +131,7 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
       <div>
         <h1 className="title">{record.code}</h1>
         <p>
-          {record.process.name}, {tagWeight(green, preferences)} green, {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
+          <RecipeOf process={record.process} />, {tagWeight(green, preferences)} green, {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
         </p>
       </div>
       {state.station !== null && PIT_STATIONS.includes(state.station) && (

@@ -1,6 +1,5 @@
 import { usualRequest, type BatchRequest } from '@bunkhouse/api';
-import { CURE_1, cureMixOf, PLANNED_PRODUCTS, type BenchSheet, type CureMix, type Worked, type WorkedRecipe } from '@bunkhouse/core';
-import { PRODUCT_NAMES } from '../../shell/tradeWords';
+import { CURE_1, cureMixOf, type BenchSheet, type CureMix, type Worked, type WorkedRecipe } from '@bunkhouse/core';
 
 /** A batch that can be started from a sheet, or why there is none. */
 export type ToBatch = { request: BatchRequest } | { reason: string };
@@ -12,8 +11,7 @@ export function toBatch(sheet: BenchSheet, worked: Worked, asked: { id: string; 
   if (worked.asking > 0) return { reason: 'Answer the open questions first.' };
   const stop = recipe.audit.findings.find((finding) => finding.level === 'stop');
   if (stop !== undefined) return { reason: 'Correct what is marked Stop first.' };
-  const product = PLANNED_PRODUCTS.find((planned) => planned === sheet.product);
-  if (product === undefined) return { reason: `${PRODUCT_NAMES[sheet.product]} cannot be planned as a batch yet: only the Bench knows it.` };
+  const { product } = sheet;
   if (recipe.audit.nitrite.applies.value <= 0) return { reason: 'Salt only is no cure: it is not smoked low and slow, and is no batch here.' };
   if (recipe.audit.nitrite.judgement.verdict === 'over') return { reason: 'Put the dose right first.' };
   const mixes = mixesOf(sheet, recipe);

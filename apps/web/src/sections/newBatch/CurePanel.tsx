@@ -1,27 +1,30 @@
 import { BATCH_RULE_SETS, requestRules, type BatchRequest } from '@bunkhouse/api';
-import { CURE_1, processFor, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type School } from '@bunkhouse/core';
+import { CURE_1, NO_CURE, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type Process, type School } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { FormNumber } from './FormNumber';
+import { useProcess } from './useProcess';
 
 /** How the brine meets the meat, how strong, and whose rules hold. */
 export function CurePanel() {
-  const { control, getValues, setValue } = useFormContext<BatchRequest>();
+  const { control, setValue } = useFormContext<BatchRequest>();
   const school = useWatch({ control, name: 'school' });
-  const cure = useWatch({ control, name: 'cure' }) ?? CURE_1;
+  const [asked, ppm, product, recipe] = useWatch({ control, name: ['cure', 'nitritePpm', 'product', 'recipe'] });
+  const cure = ppm === 0 ? NO_CURE : (asked ?? CURE_1);
+  const process = useProcess({ product, recipe });
   const chooseSchool = (chosen: School['kind']) => {
     setValue('school', chosen, { shouldValidate: true });
-    setValue('cureDays', processFor(getValues('product')).cureDays[chosen].usual, { shouldValidate: true });
+    setValue('cureDays', process.cureDays[chosen].usual, { shouldValidate: true });
   };
   return (
     <section className="panel">
       <div className="ph">
         <h2>The cure</h2>
         <span className="aside">
-          {cure.name}, {cure.nitritePercent} % nitrite
+          {ppm === 0 ? 'No cure: fresh salted meat' : `${cure.name}, ${cure.nitritePercent} % nitrite`}
         </span>
       </div>
       <div className="pad">
@@ -69,12 +72,14 @@ export function CurePanel() {
 function WaterAndDays({ label }: { label: string }) {
   const { control, getValues, setValue } = useFormContext<BatchRequest>();
   const preferences = usePreferences();
-  const [product, pieces, waterG] = useWatch({ control, name: ['product', 'pieces', 'waterG'] });
-  const proposedG = proposal(product, pieces);
-  const [own, setOwn] = useState(() => getValues('waterG') !== proposal(getValues('product'), getValues('pieces')));
-  const [lastProduct, setLastProduct] = useState(product);
-  if (product !== lastProduct) {
-    setLastProduct(product);
+  const [product, recipe, pieces, waterG] = useWatch({ control, name: ['product', 'recipe', 'pieces', 'waterG'] });
+  const process = useProcess({ product, recipe });
+  const proposedG = proposal(process, pieces);
+  const [own, setOwn] = useState(() => getValues('waterG') !== proposal(process, getValues('pieces')));
+  const name = recipe?.id ?? product;
+  const [lastName, setLastName] = useState(name);
+  if (name !== lastName) {
+    setLastName(name);
     setOwn(false);
   }
   useEffect(() => {
@@ -101,9 +106,9 @@ function WaterAndDays({ label }: { label: string }) {
   );
 }
 
-const proposal = (product: BatchRequest['product'], pieces: BatchRequest['pieces']): number =>
+const proposal = (process: Process, pieces: BatchRequest['pieces']): number =>
   usualWaterG(
-    product,
+    process,
     pieces.reduce((sum, piece) => sum + (Number.isFinite(piece.greenG) ? piece.greenG : 0), 0),
   );
 

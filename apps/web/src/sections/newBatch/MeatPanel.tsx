@@ -1,24 +1,32 @@
 import type { BatchRequest } from '@bunkhouse/api';
-import { MOST_PIECES, PROCESSES } from '@bunkhouse/core';
+import { MOST_PIECES } from '@bunkhouse/core';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { Link } from 'react-router';
 import { Choice } from '../../shell/Choice';
+import { latest, processOfVersion, useRecipes } from '../../data/recipes';
+import { PRODUCT_NAMES } from '../../shell/tradeWords';
 import { fresh } from './firstRequest';
 import { FormNumber } from './FormNumber';
+import { useProcess } from './useProcess';
 
 const PIECE_LETTERS = 'ABCDEFGHIJKL';
-const PRODUCTS = Object.fromEntries(PROCESSES.map((process) => [process.product, process.name])) as Record<BatchRequest['product'], string>;
 
 /** What it is to be, and the pieces. */
 export function MeatPanel() {
   const { control, getValues, reset } = useFormContext<BatchRequest>();
-  const product = useWatch({ control, name: 'product' });
+  const [product, recipe] = useWatch({ control, name: ['product', 'recipe'] });
+  const process = useProcess({ product, recipe });
+  const { recipes } = useRecipes();
   const pieces = useFieldArray({ control, name: 'pieces' });
-  const chooseProduct = (chosen: BatchRequest['product']) => {
-    const { by, ruleSet, houseLimit, houseFloor, cure, nitritePpm, startsAt, diffusivity } = getValues();
-    reset({ ...fresh(chosen, by), ruleSet, nitritePpm, startsAt, ...given({ houseLimit, houseFloor, cure, diffusivity }) });
+  const offered = recipes.filter(({ id, putAway }) => !putAway || id === recipe?.id);
+  const chooseRecipe = (id: string) => {
+    const chosen = recipes.find((one) => one.id === id);
+    if (chosen === undefined) return;
+    const { by, ruleSet, houseLimit, houseFloor, startsAt, diffusivity } = getValues();
+    reset({ ...fresh(processOfVersion(id, latest(chosen)), by), ruleSet, startsAt, ...given({ houseLimit, houseFloor, diffusivity }) });
   };
   const addPiece = () => {
-    const like = getValues('pieces').at(-1) ?? fresh(product, '').pieces[0];
+    const like = getValues('pieces').at(-1) ?? fresh(process, '').pieces[0];
     if (like !== undefined) pieces.append({ ...like });
   };
   return (
@@ -27,7 +35,26 @@ export function MeatPanel() {
         <h2>The meat</h2>
       </div>
       <div className="pad">
-        <Choice label="What it is to be" value={product} options={PRODUCTS} onChange={chooseProduct} />
+        <label className="field">
+          <span className="label">Recipe</span>
+          <select className="box" value={recipe?.id ?? ''} onChange={(event) => chooseRecipe(event.target.value)}>
+            {recipe === undefined && <option value="">{PRODUCT_NAMES[product]}</option>}
+            {offered.map((one) => (
+              <option key={one.id} value={one.id}>
+                {latest(one).recipe.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {process.recipe !== undefined && (
+          <p className="note">
+            Version {process.recipe.version}: the batch keeps it.{' '}
+            <Link className="lnk" to={`/recipes/${process.recipe.id}`}>
+              Look at the recipe
+            </Link>
+          </p>
+        )}
+        {process.note !== undefined && <p className="note">{process.note}</p>}
         {pieces.fields.map((field, i) => (
           <PieceFields key={field.id} index={i} onRemove={pieces.fields.length > 1 ? () => pieces.remove(i) : undefined} />
         ))}

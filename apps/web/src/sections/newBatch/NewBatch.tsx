@@ -1,7 +1,7 @@
 import { BatchRequest, datesFault } from '@bunkhouse/api';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useEffect, useRef, useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { useLocation, useNavigate } from 'react-router';
 import { startBatch } from '../../data/batches';
 import { Refusal } from '../../data/request';
@@ -14,6 +14,7 @@ import { MeatPanel } from './MeatPanel';
 import { planOf, stopOf } from './planOf';
 import { Result } from './Result';
 import { useHouseDiffusivity } from './useHouseDiffusivity';
+import { useProcess } from './useProcess';
 import { WhenPanel, WORKING } from './WhenPanel';
 
 /** Who starts a batch while its hours are still worked out waits for them, so long at the most. */
@@ -31,6 +32,8 @@ export function NewBatch() {
     defaultValues: fromBench(state) ?? firstRequest(name),
   });
   const { setValue, handleSubmit } = form;
+  const [product, recipe] = useWatch({ control: form.control, name: ['product', 'recipe'] });
+  const process = useProcess({ product, recipe });
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => {
     if (name !== '') setValue('by', name);
@@ -50,7 +53,7 @@ export function NewBatch() {
     const asked = asFitted(form.getValues());
     const late = notYet.current ?? datesFault(asked, houseTime());
     setRefusal(late);
-    if (late !== null || stopOf(planOf(asked)) !== null) return;
+    if (late !== null || stopOf(planOf(asked, process)) !== null) return;
     try {
       const batch = await startBatch({ ...asked, by: asked.by.trim() });
       forgetDraft();

@@ -9,6 +9,7 @@ import { Plate } from '../../shell/glyphs';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { PullForecast } from './PullForecast';
+import { useProcess } from './useProcess';
 
 /** What a design comes to: nitrite, brines, pump, and the days. */
 export function PlanSheet({
@@ -25,6 +26,7 @@ export function PlanSheet({
   onDiffusivity: (diffusivity: Diffusivity | undefined) => void;
 }) {
   const design = toDesign(request);
+  const process = useProcess(request);
   const { figures, findings } = state;
   const { floor, limit, verdict } = figures.nitrite.judgement;
   const right = Math.max(floor, Math.floor(limit * 0.75));
@@ -33,7 +35,7 @@ export function PlanSheet({
       {findings.map((finding) => (
         <FindingStrip key={finding.code} finding={finding} />
       ))}
-      {verdict !== 'ok' && (
+      {verdict !== 'ok' && request.nitritePpm > 0 && request.nitritePpm !== right && (
         <button type="button" className="btn" onClick={() => onTarget(right)}>
           Aim at {right} ppm instead
         </button>
@@ -41,7 +43,7 @@ export function PlanSheet({
       <NitriteGauge nitrite={figures.nitrite} target={request.nitritePpm} ruleSet={request.ruleSet} weighed={false} />
       <div className="figures">
         {figures.brines.map((brine) => (
-          <BrineSheet key={brine.brine.id} figures={brine} design={design} />
+          <BrineSheet key={brine.brine.id} figures={brine} design={design} process={process} facts={state.facts} />
         ))}
         {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} pieces={design.pieces} />}
         <Readings figures={figures} facts={state.facts} />

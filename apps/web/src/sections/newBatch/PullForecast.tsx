@@ -1,5 +1,6 @@
+import { useProcess } from './useProcess';
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
-import { COLOURED_PPM, cureCourse, HANDBOOK_DIFFUSIVITY, processFor, type BatchState, type Diffusivity } from '@bunkhouse/core';
+import { COLOURED_PPM, cureCourse, HANDBOOK_DIFFUSIVITY, type BatchState, type Diffusivity } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useLearnt } from '../../data/learnt';
@@ -37,9 +38,10 @@ export function PullForecast({
   onDiffusivity: (diffusivity: Diffusivity | undefined) => void;
 }) {
   const learnt = useLearnt();
+  const process = useProcess(request);
   const course = useMemo(
-    () => cureCourse({ id: '', code: '', design: toDesign(request), process: processFor(request.product), entries: [] }, state, 'A'),
-    [request, state],
+    () => cureCourse({ id: '', code: '', design: toDesign(request), process, entries: [] }, state, 'A'),
+    [request, state, process],
   );
   const { answer, fault, stale } = useSection(course);
   const [held, setHeld] = useState<Held | null>(null);
@@ -49,7 +51,7 @@ export function PullForecast({
   const found = salt.timesH.findIndex((h) => h >= course.pullH - 1e-6);
   const at = found < 0 ? salt.timesH.length - 1 : found;
   const size = answer.width * answer.height;
-  const days = processFor(request.product).cureDays[request.school];
+  const days = process.cureDays[request.school];
   const evenDays = window.bestH === null ? null : Math.ceil(((window.bestH - (course.pullH - request.cureDays * 24)) / 24) * HALVES) / HALVES;
   const offered = request.school === 'equilibrium' && evenDays !== null && evenDays > request.cureDays && evenDays <= 60 ? evenDays : null;
   return (

@@ -4,6 +4,7 @@ import { useFormContext, useFormState, useWatch } from 'react-hook-form';
 import { FindingStrip } from '../../instruments/FindingStrip';
 import { Glyph } from '../../shell/glyphs';
 import { keepDraft } from './firstRequest';
+import { useProcess } from './useProcess';
 import { PlanSheet } from './PlanSheet';
 import { planOf, stopOf } from './planOf';
 
@@ -13,7 +14,8 @@ export function Result({ refusal }: { refusal: string | null }) {
   const { isSubmitting } = useFormState({ control });
   const typed = useWatch({ control }) as BatchRequest;
   const request = useDeferredValue(typed);
-  const plan = useMemo(() => planOf(request), [request]);
+  const process = useProcess(request);
+  const plan = useMemo(() => planOf(request, process), [request, process]);
   const stop = stopOf(plan);
   // What was typed is kept at once, not when the sheet has caught up: the page may be closed in between.
   useEffect(() => keepDraft(typed), [typed]);

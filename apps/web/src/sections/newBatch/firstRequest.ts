@@ -1,16 +1,17 @@
-import { usualRequest, type BatchRequest } from '@bunkhouse/api';
+import { requestBy, type BatchRequest } from '@bunkhouse/api';
+import { processFor, type Process } from '@bunkhouse/core';
 import { houseTime } from '../../data/serverClock';
 
 const DRAFT = 'bunkhouse.draft.new-batch';
 const QUARTER_MS = 900_000;
 
-/** A batch with a product’s usual values, beginning at the next quarter of an hour. */
-export const fresh = (product: BatchRequest['product'], by: string): BatchRequest =>
-  usualRequest(product, { id: crypto.randomUUID(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
+/** A batch with a recipe’s usual values, beginning at the next quarter of an hour. */
+export const fresh = (process: Process, by: string): BatchRequest =>
+  requestBy(process, { id: crypto.randomUUID(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
 
 /** Where the form begins: what was typed before the page was closed, else a ham. The start is always from now. */
 export function firstRequest(by: string): BatchRequest {
-  const usual = fresh('ham-bone-in', by);
+  const usual = fresh(processFor('ham-bone-in'), by);
   try {
     const kept = JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as Partial<BatchRequest>;
     // Hours were fitted into a house that is another one by now.

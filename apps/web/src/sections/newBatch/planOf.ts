@@ -1,14 +1,14 @@
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
-import { InputError, planBatch, processFor, type BatchState, type Finding } from '@bunkhouse/core';
+import { InputError, planBatch, processFor, type BatchState, type Finding, type Process } from '@bunkhouse/core';
 
 /** What a form comes to: a plan, or why there is none. */
 export type Plan = { state: BatchState } | { fault: InputError } | { incomplete: true };
 
 /** Works a form out. A number that is missing makes it incomplete, a contradiction a fault. */
-export function planOf(request: BatchRequest): Plan {
+export function planOf(request: BatchRequest, process: Process = processFor(request.product)): Plan {
   if (!isComplete(request)) return { incomplete: true };
   try {
-    return { state: planBatch(processFor(request.product), toDesign(request)) };
+    return { state: planBatch(process, toDesign(request)) };
   } catch (error) {
     if (error instanceof InputError) return { fault: error };
     throw error;
@@ -33,7 +33,7 @@ function isComplete({ pieces, startsAt, school, ...rest }: BatchRequest): boolea
     ...pieces.flatMap((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm, piece.boneMm ?? 0, piece.fatCapMm ?? 0]),
     rest.coldC ?? 0,
     ...(rest.ruleSet === 'house' ? [rest.houseLimit, rest.houseFloor] : []),
-    ...(rest.cure === undefined ? [] : [rest.cure.nitritePercent, rest.cure.nitratePercent, rest.cure.saltPercent]),
+    ...(rest.cure === undefined || rest.nitritePpm === 0 ? [] : [rest.cure.nitritePercent, rest.cure.nitratePercent, rest.cure.saltPercent]),
     ...(school === 'pumpAndCover' ? [rest.pumpPercent, rest.repumpPercent, rest.pickleSaltPercent, rest.syringeML, rest.spacingMm] : []),
   ];
   return numbers.every((value) => Number.isFinite(value)) && Number.isFinite(Date.parse(startsAt));

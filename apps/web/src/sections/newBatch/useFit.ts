@@ -1,5 +1,5 @@
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
-import { processFor, schedulable, type Clash, type HousePlan, type Schedule } from '@bunkhouse/core';
+import { schedulable, type Clash, type HousePlan, type Schedule } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { useHousePlan } from '../../data/housePlan';
@@ -9,6 +9,7 @@ import type { ScheduleAsk } from '../../workers/schedule.worker';
 import { useAsk } from '../../workers/useSchedule';
 import { quarterOf, useScheduleParams } from '../../workers/useScheduleParams';
 import { planOf } from './planOf';
+import { useProcess } from './useProcess';
 
 /** From when the meat comes on, back from the table, or between the two; at the usual hours of each job, or in those of the house. */
 export type Direction = 'forwards' | 'backwards' | 'both';
@@ -38,17 +39,18 @@ const NO_BATCHES: Batch[] = [];
 
 function useFitted(house: { batches: Batch[]; plan: HousePlan } | null, request: BatchRequest, direction: Direction): Fit | null {
   const now = useNow();
+  const process = useProcess(request);
   const { stepAt: _stepAt, stores: _stores, startsAt, readyBy, ...rest } = request;
   const quarter = quarterOf(now);
   const asked = useMemo(() => {
     const said = { ...rest, startsAt: direction === 'backwards' ? quarter : startsAt, ...(direction === 'forwards' ? {} : { readyBy }) } as BatchRequest;
-    const planned = house === null ? null : planOf(said);
+    const planned = house === null ? null : planOf(said, process);
     return planned !== null && 'state' in planned
-      ? [{ record: { id: request.id, code: 'This batch', design: toDesign(said), process: processFor(said.product), entries: [] }, state: planned.state }]
+      ? [{ record: { id: request.id, code: 'This batch', design: toDesign(said), process, entries: [] }, state: planned.state }]
       : [];
     // `rest` is what its letters say.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [JSON.stringify(rest), direction, direction === 'backwards' ? quarter : startsAt, readyBy, house === null, request.id]);
+  }, [JSON.stringify(rest), direction, direction === 'backwards' ? quarter : startsAt, readyBy, house === null, request.id, process]);
   const windows = usePullWindows(asked);
   const { params } = useScheduleParams(house?.batches ?? NO_BATCHES, house?.plan ?? NO_PLAN, now);
   const ask = useMemo((): ScheduleAsk | null => {

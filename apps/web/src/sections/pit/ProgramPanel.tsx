@@ -6,7 +6,7 @@ import { TENDING_WORDS } from '../../shell/pit/words';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { EditProgram } from './EditProgram';
-import { MEDIUM_WORDS } from './programWords';
+import { MEDIUM_WORDS } from '../../shell/pit/programWords';
 
 /** How it is smoked and cooked: phase by phase, to be altered while it runs. */
 export function ProgramPanel({ batch, watch }: { batch: Batch; watch: PitWatch | null }) {

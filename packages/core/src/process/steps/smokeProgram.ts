@@ -1,15 +1,12 @@
 import type { CookProgram } from '../cookProgram.js';
 import type { TendingAct } from '../pitEvent.js';
 
-/** What the smoke and cook steps of a product are planned by. */
+/** A smoke that is raised once. */
 export interface SmokePlan {
   smokeC: number;
   smokeH: number;
   raiseC: number;
-  cookH: number;
-  restH: number;
   targetC: number;
-  midway: string;
   /** done once, at a core temperature */
   marks: { act: TendingAct; atCoreC: number }[];
 }

@@ -1,4 +1,4 @@
-import { COLOURED_PPM, cureCourse, PROCESSES, whatIfCourse, whatIfs, type CureCourse, type Species } from '@bunkhouse/core';
+import { COLOURED_PPM, cureCourse, whatIfCourse, whatIfs, type CureCourse, type Species } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import type { Batch } from '../../../data/batches';
 import { CureCurve } from '../../../instruments/CureCurve';
@@ -111,7 +111,7 @@ function Course({ answer, course, batch, now }: { answer: SectionAnswer; course:
   const [core, mean, edge] = [scaled.core[sample] ?? 0, scaled.mean[sample] ?? 0, scaled.edge[sample] ?? 0];
   const places = species === 'salt' ? 2 : 0;
   const { design } = batch.state;
-  const days = PROCESSES.find((process) => process.product === design.product)?.cureDays[design.school.kind];
+  const days = batch.record.process.cureDays[design.school.kind];
   return (
     <div className="cure-in">
       <figure>

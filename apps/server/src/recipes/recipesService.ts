@@ -1,0 +1,106 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Injectable, NotFoundException, type OnModuleInit } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { BatchRequest, RecipeRequest, RecipeResponse } from '@bunkhouse/api';
+import { designOf, designStops, processFor, processOf, requireRecipe, STARTER_RECIPES, type Process } from '@bunkhouse/core';
+import type { DataSource } from 'typeorm';
+import { Clock } from '../clock.js';
+import { overtaken, refused } from '../errors/refusals.js';
+import { RecipeEntity } from './recipeEntity.js';
+import { RecipeVersionEntity } from './recipeVersionEntity.js';
+
+/** Who wrote what a new house begins with. */
+const STARTER_BY = 'Bunkhouse';
+
+/** The house's recipes and their versions. */
+@Injectable()
+export class RecipesService implements OnModuleInit {
+  constructor(
+    @InjectDataSource() private readonly dataSource: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  /** A house begins with the starters. One that it has already, in any version, is left as it is. */
+  async onModuleInit(): Promise<void> {
+    const at = new Date(this.clock.now());
+    await this.dataSource.transaction(async (manager) => {
+      const ids = STARTER_RECIPES.map(({ id }) => ({ id, putAway: false }));
+      await manager.createQueryBuilder().insert().into(RecipeEntity).values(ids).orIgnore().execute();
+      const versions = STARTER_RECIPES.map(({ id, recipe }) => ({ recipeId: id, version: 1, recipe, reason: '', by: STARTER_BY, at }));
+      await manager
+        .createQueryBuilder()
+        .insert()
+        .into(RecipeVersionEntity)
+        .values(versions.map((version) => Object.assign(new RecipeVersionEntity(), version)))
+        .orIgnore()
+        .execute();
+    });
+  }
+
+  async all(): Promise<RecipeResponse[]> {
+    const [recipes, versions] = await Promise.all([
+      this.dataSource.getRepository(RecipeEntity).find({ order: { id: 'ASC' } }),
+      this.dataSource.getRepository(RecipeVersionEntity).find({ order: { version: 'DESC' } }),
+    ]);
+    return recipes.map(({ id, putAway }) => ({
+      id,
+      putAway,
+      versions: versions.filter(({ recipeId }) => recipeId === id).map(({ version, recipe, reason, by, at }) => ({ version, recipe, reason, by, at: at.toISOString() })),
+    }));
+  }
+
+  /** Keeps a new recipe, or another version of one. The same twice is kept once; what somebody else wrote in between is not written over. */
+  async keep({ id, after, recipe: given, reason = '', by }: RecipeRequest): Promise<RecipeResponse> {
+    const recipe = requireRecipe(given);
+    const process = processOf(recipe);
+    const stops = designStops(process, designOf(process, new Date(this.clock.now()).toISOString()));
+    // What the rules say of the dose depends on whose they are, and a batch is held to them. What nobody may do is refused here.
+    const never = stops.filter(({ code }) => code !== 'nitrite-over');
+    if (never.length > 0) throw refused(never.map(({ message }) => ({ field: 'recipe', message })));
+    if (after > 0 && reason.trim() === '') throw refused([{ field: 'reason', message: 'Write what you changed, and why: it stands with the version.' }]);
+    const version = Object.assign(new RecipeVersionEntity(), {
+      recipeId: id,
+      version: after + 1,
+      recipe,
+      reason: reason.trim(),
+      by: by.trim(),
+      at: new Date(this.clock.now()),
+    });
+    await this.dataSource.transaction(async (manager) => {
+      if (after === 0) await manager.createQueryBuilder().insert().into(RecipeEntity).values({ id, putAway: false }).orIgnore().execute();
+      const row = await manager.getRepository(RecipeEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+      if (row === null) throw noSuchRecipe();
+      const versions = manager.getRepository(RecipeVersionEntity);
+      const there = await versions.find({ where: { recipeId: id }, order: { version: 'DESC' } });
+      const same = there.find((other) => other.version === version.version);
+      if (same !== undefined && isDeepStrictEqual(same.recipe, version.recipe)) return;
+      if (same !== undefined)
+        throw overtaken([{ field: 'after', message: `${same.by} wrote version ${same.version} in the meantime. Nothing of yours was kept: look again.` }]);
+      if ((there[0]?.version ?? 0) !== after) throw refused([{ field: 'after', message: 'There is no such version to write after.' }]);
+      await versions.insert(version);
+    });
+    return this.one(id);
+  }
+
+  async putAway(id: string, putAway: boolean): Promise<RecipeResponse> {
+    await this.dataSource.getRepository(RecipeEntity).update({ id }, { putAway });
+    return this.one(id);
+  }
+
+  /** The process that a batch is to be made by. */
+  async processOf({ recipe, product }: Pick<BatchRequest, 'recipe' | 'product'>): Promise<Process> {
+    if (recipe === undefined || recipe === null) return processFor(product);
+    const row = await this.dataSource.getRepository(RecipeVersionEntity).findOneBy({ recipeId: recipe.id, version: recipe.version });
+    if (row === null) throw refused([{ field: 'recipe', message: 'There is no such version of this recipe. Choose it again.' }]);
+    if (row.recipe.product !== product) throw refused([{ field: 'recipe', message: `${row.recipe.name} makes something else. Choose it again.` }]);
+    return { ...processOf(row.recipe), recipe: { id: recipe.id, version: recipe.version } };
+  }
+
+  private async one(id: string): Promise<RecipeResponse> {
+    const found = (await this.all()).find((recipe) => recipe.id === id);
+    if (found === undefined) throw noSuchRecipe();
+    return found;
+  }
+}
+
+const noSuchRecipe = (): NotFoundException => new NotFoundException('There is no such recipe.');
