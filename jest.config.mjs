@@ -27,6 +27,7 @@ const project = (displayName, rootDir, extra = {}) => ({
 });
 
 export default {
+  testTimeout: 30_000,
   projects: [
     project('core', 'packages/core'),
     project('api', 'packages/api'),

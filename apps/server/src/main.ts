@@ -12,6 +12,7 @@ try {
   const app = await createApp(settings);
   // The start that opened this server was killed: do not go on unseen.
   process.on('disconnect', () => void app.close().finally(() => process.exit(0)));
+  await app.init();
   if (settings.demo) await app.get(DemoHouse).openIfEmpty();
   await app.listen(settings.port, settings.host);
   console.log(`Bunkhouse is ready at http://${settings.host}:${settings.port}`);

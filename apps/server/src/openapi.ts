@@ -34,7 +34,7 @@ const RESPONSES: Record<string, Schema> = {
     ...object({
       id: { type: 'string', format: 'uuid' },
       seq: { type: 'integer' },
-      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'note'] },
+      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'note'] },
       by: text,
       at: instant,
       recordedAt: instant,
@@ -50,6 +50,21 @@ const RESPONSES: Record<string, Schema> = {
     entries: { type: 'array', items: { $ref: '#/components/schemas/LogEntry' } },
     createdBy: text,
     createdAt: instant,
+    origin: object({
+      batchId: { type: 'string', format: 'uuid' },
+      code: text,
+      sharedEntries: { type: 'integer', description: 'the first entries of the log, which the two share' },
+      line: { type: 'array', items: { type: 'string', format: 'uuid' }, description: 'every batch that it was cut from, the nearest first' },
+    }),
+  }, ['origin']),
+  FamilyMember: object({
+    id: { type: 'string', format: 'uuid' },
+    code: text,
+    name: text,
+    from: orNull({ type: 'string', format: 'uuid' }),
+    greenG: grams,
+    packedG: orNull(grams),
+    outcome: { type: 'string', enum: ['live', 'finished', 'thrownAway'] },
   }),
   LedgerRow: object({
     id: { type: 'string', format: 'uuid' },
@@ -216,6 +231,8 @@ export function describeApi(app: INestApplication): OpenAPIObject {
     };
   }
   batchRequest.properties.diffusivity = { $ref: '#/components/schemas/DiffusivityRequest' };
+  const logRequest = requests.LogEntryRequest as { properties: Record<string, Schema> };
+  logRequest.properties.recipe = { $ref: '#/components/schemas/RecipeOfBatch' };
   batchRequest.properties.recipe = { $ref: '#/components/schemas/RecipeOfBatch' };
   batchRequest.properties.cure = { $ref: '#/components/schemas/CureRequest' };
   document.components = { ...document.components, schemas: { ...document.components?.schemas, ...requests, ...RESPONSES } };

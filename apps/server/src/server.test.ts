@@ -306,6 +306,7 @@ describe('the house', () => {
       '/api/batches',
       '/api/batches/{id}',
       '/api/batches/{id}/calendar.ics',
+      '/api/batches/{id}/family',
       '/api/batches/{id}/log',
       '/api/calendar/bunkhouse.ics',
       '/api/calendar/feed',

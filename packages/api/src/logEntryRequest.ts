@@ -3,20 +3,23 @@ import {
   type DesignChanges,
   type EntryDraft,
   type LogEntryKind,
+  type PieceEvent,
   type PitEvent,
   type Probe,
   type StepValues,
   type TendingAct,
 } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
-import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import { plainToInstance, Transform } from 'class-transformer';
+import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { RecipeOfBatch } from './recipeRequest.js';
 
 const withStep = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'skipped';
 const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
 const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
 const withChanges = (request: LogEntryRequest) => request.kind === 'replanned';
-const withEvent = (request: LogEntryRequest) => request.kind === 'pit';
-const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && request.kind !== 'pit') || request.reason !== undefined;
+const withEvent = (request: LogEntryRequest) => request.kind === 'pit' || request.kind === 'pieces';
+const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && !withEvent(request)) || request.reason !== undefined;
 
 /** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
 export class LogEntryRequest {
@@ -53,10 +56,16 @@ export class LogEntryRequest {
   @IsObject({ message: 'What is to change? Nothing is given.' })
   changes?: DesignChanges;
 
-  /** what happened at the pit; see `PitEvent` of the core */
+  /** what happened at the pit, or to a piece; see `PitEvent` and `PieceEvent` of the core */
   @ValidateIf(withEvent)
-  @IsObject({ message: 'What happened at the pit?' })
-  event?: PitEvent;
+  @IsObject({ message: 'What happened?' })
+  event?: PitEvent | PieceEvent;
+
+  /** by which recipe the part goes on that is cut off; by that of the whole when not given */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(RecipeOfBatch, value) : value))
+  @ValidateNested({ message: 'The recipe is not named as it should be.' })
+  recipe?: RecipeOfBatch;
 
   @ValidateIf(withReason)
   @MaxLength(1000, { message: 'At most 1000 letters.' })
@@ -88,6 +97,8 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'replanned', changes: request.changes ?? {}, reason };
     case 'pit':
       return { ...written, kind: 'pit', event: pitEvent(request.event), ...(reason === '' ? {} : { reason }) };
+    case 'pieces':
+      return { ...written, kind: 'pieces', event: pieceEvent(request.event), ...(reason === '' ? {} : { reason }) };
     case 'ended':
       return { ...written, kind: 'ended', reason };
     case 'note':
@@ -96,7 +107,7 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
 }
 
 /** The event with nothing beside what its act has. What is wrong with it `checkEntry` says. */
-function pitEvent(event: PitEvent | undefined): PitEvent {
+function pitEvent(event: PitEvent | PieceEvent | undefined): PitEvent {
   const given = (event ?? {}) as { act?: unknown; piece?: unknown } & Record<string, unknown>;
   switch (given.act) {
     case 'probes':
@@ -122,4 +133,11 @@ function pitEvent(event: PitEvent | undefined): PitEvent {
     default:
       return { act: given.act as TendingAct, ...(given.piece === undefined ? {} : { piece: given.piece as string }) };
   }
+}
+
+/** The same for a piece. */
+function pieceEvent(event: PitEvent | PieceEvent | undefined): PieceEvent {
+  const { act, piece, to, staysG, goesG, offG, weighsG } = (event ?? {}) as unknown as Record<string, unknown>;
+  const known = act === 'split' ? { staysG, goesG, to } : act === 'joined' ? { to } : act === 'dropped' ? {} : { offG, weighsG };
+  return { act, piece, ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined && value !== null)) } as PieceEvent;
 }

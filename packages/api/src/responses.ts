@@ -1,5 +1,5 @@
 import type { DeviceKind } from './deviceRequest.js';
-import type { BatchDesign, Diffusivity, LogEntry, Process, Recipe, Verdict } from '@bunkhouse/core';
+import type { BatchDesign, Diffusivity, LogEntry, Origin, Process, Recipe, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -19,6 +19,21 @@ export interface BatchResponse {
   createdBy: string;
   /** ISO instant */
   createdAt: string;
+  /** the batch that it is a part of */
+  origin?: Origin;
+}
+
+/** A batch of a family: those that were cut from one, and it. */
+export interface FamilyMember {
+  id: string;
+  code: string;
+  name: string;
+  /** the batch that it was cut from; null for the first */
+  from: string | null;
+  /** g green that are here now */
+  greenG: number;
+  packedG: number | null;
+  outcome: 'live' | 'finished' | 'thrownAway';
 }
 
 export interface HealthResponse {

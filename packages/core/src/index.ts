@@ -63,6 +63,8 @@ export * from './bench/benchFigures.js';
 export * from './process/station.js';
 export * from './process/step.js';
 export * from './process/pitEvent.js';
+export * from './process/pieceEvent.js';
+export * from './process/pieces.js';
 export * from './process/cookProgram.js';
 export * from './process/cookPrograms.js';
 export * from './process/process.js';

@@ -22,4 +22,12 @@ export class BatchEntity {
 
   @Column('timestamptz', { name: 'created_at' })
   createdAt: Date;
+
+  /** the batch that it was cut from; its log begins with the log of that one */
+  @Column('uuid', { name: 'cut_from', nullable: true })
+  cutFrom: string | null;
+
+  /** up to and with that entry */
+  @Column('int', { name: 'cut_after', nullable: true })
+  cutAfter: number | null;
 }

@@ -9,7 +9,7 @@ import {
   ApiParam,
   ApiTags,
 } from '@nestjs/swagger';
-import { BatchRequest, LogEntryRequest, type BatchResponse } from '@bunkhouse/api';
+import { BatchRequest, LogEntryRequest, type BatchResponse, type FamilyMember } from '@bunkhouse/api';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { IdPipe } from '../errors/refusals.js';
 import { LogService } from '../log/logService.js';
@@ -40,6 +40,16 @@ export class BatchesController {
   @ApiNotFoundResponse(ERROR_SCHEMA)
   one(@Param('id', IdPipe) id: string): Promise<BatchResponse> {
     return this.batches.one(id);
+  }
+
+  @Get(':id/family')
+  @ApiOperation({ summary: 'Every batch that was cut from the same one, and that one' })
+  @ApiParam({ name: 'id', format: 'uuid' })
+  @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/FamilyMember' } } })
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiNotFoundResponse(ERROR_SCHEMA)
+  family(@Param('id', IdPipe) id: string): Promise<FamilyMember[]> {
+    return this.batches.family(id);
   }
 
   @Post()

@@ -1,15 +1,16 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { BatchRequest, BatchResponse } from '@bunkhouse/api';
+import type { BatchRequest, BatchResponse, FamilyMember, LogEntryRequest } from '@bunkhouse/api';
 import { datesFault, toDesign } from '@bunkhouse/api';
-import { attempt, designStops } from '@bunkhouse/core';
+import { attempt, designOf, designStops, MIX_STEP_BRINE, replay, sum, usualWaterG, type BatchDesign, type LogEntry, type Process } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { RecipesService } from '../recipes/recipesService.js';
 import { BatchEntity } from './batchEntity.js';
+import { withSharedLog } from './sharedLog.js';
 
 /** Starts batches and reads them with their logs. */
 @Injectable()
@@ -84,22 +85,98 @@ export class BatchesService {
   }
 
   async withLogs(manager: EntityManager, batches: BatchEntity[]): Promise<BatchResponse[]> {
-    const entries = await manager.getRepository(LogEntryEntity).find({ where: { batchId: In(batches.map((batch) => batch.id)) }, order: { seq: 'ASC' } });
-    const logs = new Map(batches.map((batch): [string, LogEntryEntity[]] => [batch.id, []]));
-    for (const entry of entries) logs.get(entry.batchId)?.push(entry);
-    return batches.map((batch) => ({
-      id: batch.id,
-      code: batch.code,
-      design: batch.design,
-      process: batch.process,
-      createdBy: batch.createdBy,
-      createdAt: batch.createdAt.toISOString(),
-      entries: (logs.get(batch.id) ?? []).map((entry) => entry.body),
-    }));
+    const whole = await this.withAncestors(manager, batches);
+    const entries = await manager.getRepository(LogEntryEntity).find({ where: { batchId: In(whole.map(({ id }) => id)) }, order: { seq: 'ASC' } });
+    const known = new Map(whole.map((batch): [string, { batch: BatchEntity; entries: LogEntry[] }] => [batch.id, { batch, entries: [] }]));
+    for (const { batchId, body } of entries) known.get(batchId)?.entries.push(body);
+    return batches.map(({ id }) => withSharedLog(id, known));
+  }
+
+  /** Every batch that was cut from the same one as this, and the first of them, in order of their start. */
+  async family(id: string): Promise<FamilyMember[]> {
+    const manager = this.dataSource.manager;
+    const rows = await manager.query<{ id: string }[]>(
+      `WITH RECURSIVE up AS (SELECT id, cut_from FROM batch WHERE id = $1 UNION SELECT b.id, b.cut_from FROM batch b JOIN up ON b.id = up.cut_from),
+       down AS (SELECT id FROM up WHERE cut_from IS NULL UNION SELECT b.id FROM batch b JOIN down ON b.cut_from = down.id)
+       SELECT id FROM down`,
+      [id],
+    );
+    if (rows.length === 0) throw noSuchBatch();
+    const batches = await manager.getRepository(BatchEntity).find({ where: { id: In(rows.map((row) => row.id)) }, order: { createdAt: 'ASC', code: 'ASC' } });
+    const now = this.clock.now();
+    return (await this.withLogs(manager, batches)).map((batch) => {
+      const { facts, outcome } = replay(batch, now);
+      return {
+        id: batch.id,
+        code: batch.code,
+        name: batch.process.name,
+        from: batch.origin?.batchId ?? null,
+        greenG: sum(facts.keptGreenG),
+        packedG: facts.packedG,
+        outcome,
+      };
+    });
+  }
+
+  /**
+   * The other part of a cut as a batch of its own, whose log begins with that of the whole up to the cut.
+   *
+   * @param after the entry that tells of the cut
+   */
+  async cutOff(manager: EntityManager, whole: BatchResponse, after: LogEntry, request: LogEntryRequest): Promise<void> {
+    if (after.kind !== 'pieces' || after.event.act !== 'split') return;
+    const process = request.recipe === undefined ? whole.process : await this.recipes.version(request.recipe);
+    const state = replay(whole, Date.parse(after.at));
+    const share = after.event.goesG / (after.event.staysG + after.event.goesG);
+    const { stepAt: _stepAt, stores: _stores, readyBy: _readyBy, program: _program, ...design } = whole.design;
+    const met = state.steps.some(({ spec, closing }) => Object.hasOwn(MIX_STEP_BRINE, spec.id) && closing !== null);
+    const part = met ? design : beforeTheBrine(design, process, share * (state.firstGreenG[after.event.piece] ?? 0));
+    const own: BatchDesign = { ...part, product: process.product, ...(request.recipe === undefined ? (whole.design.program === undefined ? {} : { program: whole.design.program }) : {}) };
+    const parts = await manager.getRepository(BatchEntity).countBy({ cutFrom: whole.id });
+    const record = { id: after.event.to, code: `${whole.code}${PART_LETTERS[parts] ?? `-${parts + 2}`}`, design: own, process };
+    const origin = { batchId: whole.id, code: whole.code, sharedEntries: after.seq, line: [whole.id, ...(whole.origin?.line ?? [])] };
+    const stops = replay({ ...record, origin, entries: [...whole.entries, after] }, Date.parse(after.at)).findings.filter(({ level }) => level === 'stop');
+    if (stops.length > 0) throw refused(stops.map(({ message }) => ({ field: 'recipe', message })));
+    if (await manager.getRepository(BatchEntity).existsBy({ id: record.id })) throw overtaken([{ field: 'event.to', message: 'That part is a batch already.' }]);
+    await manager.getRepository(BatchEntity).insert({
+      ...record,
+      createdBy: after.by,
+      createdAt: new Date(after.recordedAt),
+      cutFrom: whole.id,
+      cutAfter: after.seq,
+    });
+  }
+
+  /** Whatever was cut from a batch, and from that. */
+  async cutFrom(manager: EntityManager, id: string): Promise<BatchResponse[]> {
+    const rows = await manager.query<{ id: string }[]>(
+      `WITH RECURSIVE down AS (SELECT id FROM batch WHERE cut_from = $1 UNION SELECT b.id FROM batch b JOIN down ON b.cut_from = down.id) SELECT id FROM down`,
+      [id],
+    );
+    if (rows.length === 0) return [];
+    return this.withLogs(manager, await manager.getRepository(BatchEntity).find({ where: { id: In(rows.map((row) => row.id)) } }));
+  }
+
+  private async withAncestors(manager: EntityManager, batches: BatchEntity[]): Promise<BatchEntity[]> {
+    const known = new Map(batches.map((batch) => [batch.id, batch]));
+    for (;;) {
+      const missing = [...known.values()].flatMap(({ cutFrom }) => (cutFrom === null || known.has(cutFrom) ? [] : [cutFrom]));
+      if (missing.length === 0) return [...known.values()];
+      for (const batch of await manager.getRepository(BatchEntity).find({ where: { id: In(missing) } })) known.set(batch.id, batch);
+    }
   }
 
   private async nextCode(manager: EntityManager, prefix: string): Promise<string> {
     const [row] = await manager.query<{ n: string }[]>(`SELECT nextval('batch_number') AS n`);
     return `${prefix}-${(row?.n ?? '0').padStart(3, '0')}`;
   }
+}
+
+/** A part is called like the whole, with a letter. */
+const PART_LETTERS = 'bcdefghijklmnopqrstuvwxyz';
+
+/** A part that was cut before any brine was mixed begins anew: its recipe’s cure, strength and water for its weight. */
+function beforeTheBrine(design: BatchDesign, process: Process, greenG: number): BatchDesign {
+  const { school, saltPercent, sugarPercent, nitritePpm, cure, cureDays } = designOf(process, design.startsAt);
+  return { ...design, school: { ...school, waterG: usualWaterG(process, greenG) }, saltPercent, sugarPercent, nitritePpm, cure, cureDays };
 }

@@ -14,6 +14,7 @@ import { CalendarFeed1795300000000 } from './migrations/calendarFeed179530000000
 import { First1795000000000 } from './migrations/first1795000000000.js';
 import { Learnt1795100000000 } from './migrations/learnt1795100000000.js';
 import { Readings1795400000000 } from './migrations/readings1795400000000.js';
+import { Pieces1795600000000 } from './migrations/pieces1795600000000.js';
 import { Recipes1795500000000 } from './migrations/recipes1795500000000.js';
 
 /** How the server meets PostgreSQL. Migrations run at the start; the schema is never synchronised. */
@@ -21,7 +22,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'postgres',
   url,
   entities: [BatchEntity, LogEntryEntity, LedgerLineEntity, HouseEntity, HousePlanEntity, LeftOutEntity, CalendarFeedEntity, DeviceEntity, RecipeEntity, RecipeVersionEntity],
-  migrations: [First1795000000000, Learnt1795100000000, Calendar1795200000000, CalendarFeed1795300000000, Readings1795400000000, Recipes1795500000000],
+  migrations: [First1795000000000, Learnt1795100000000, Calendar1795200000000, CalendarFeed1795300000000, Readings1795400000000, Recipes1795500000000, Pieces1795600000000],
   migrationsRun: true,
   synchronize: false,
   extra: { max: 10, connectionTimeoutMillis: 5000, statement_timeout: 15000 },

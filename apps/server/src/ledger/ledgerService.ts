@@ -38,7 +38,7 @@ function ledgerRow(batch: BatchResponse, state: BatchState, endedAt: number, out
     startedAt: state.standing[0]?.at ?? batch.design.startsAt,
     endedAt: new Date(endedAt).toISOString(),
     outcome,
-    greenG: sum(facts.greenG),
+    greenG: sum(facts.keptGreenG),
     packedG: facts.packedG,
     yieldPercent: figures.yield?.value ?? null,
     nitritePpm: figures.nitrite.applies.value,

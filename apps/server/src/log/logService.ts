@@ -38,12 +38,16 @@ export class LogService {
       for (const { request, now } of writings) {
         const draft = toDraft(request);
         if (await this.isWritten(manager, batch, draft)) continue;
-        batch = { ...batch, entries: [...batch.entries, checked(batch, draft, request.seen, now)] };
+        const entry = checked(batch, draft, request.seen, now);
+        await manager.getRepository(LogEntryEntity).insert(row(batchId, entry));
+        await this.batches.cutOff(manager, batch, entry, request);
+        batch = { ...batch, entries: [...batch.entries, entry] };
       }
-      const added = batch.entries.slice(before.entries.length);
-      if (added.length === 0) return batch;
-      await manager.getRepository(LogEntryEntity).insert(added.map((entry) => row(batchId, entry)));
-      await this.ledger.rebuild(manager, batch, writings.at(-1)?.now ?? this.clock.now());
+      if (batch === before) return batch;
+      const last = writings.at(-1)?.now ?? this.clock.now();
+      await this.ledger.rebuild(manager, batch, last);
+      // What is put right before a cut is put right for every part.
+      for (const part of await this.batches.cutFrom(manager, batchId)) await this.ledger.rebuild(manager, part, last);
       return batch;
     });
   }
@@ -74,7 +78,7 @@ function checked(batch: BatchResponse, draft: EntryDraft, seen: number | undefin
   if (overtakenBy !== null) throw overtaken([{ field: 'entry', message: overtakenBy }]);
   const faults = checkEntry(batch, draft, now);
   if (faults.length > 0) throw alreadyLogged(faults) ? overtaken(faults) : refused(faults);
-  return { ...draft, seq: batch.entries.length + 1, recordedAt: new Date(now).toISOString() };
+  return { ...draft, seq: (batch.entries.at(-1)?.seq ?? 0) + 1, recordedAt: new Date(now).toISOString() };
 }
 
 const row = (batchId: string, entry: LogEntry): LogEntryEntity =>

@@ -90,10 +90,16 @@ export class RecipesService implements OnModuleInit {
   /** The process that a batch is to be made by. */
   async processOf({ recipe, product }: Pick<BatchRequest, 'recipe' | 'product'>): Promise<Process> {
     if (recipe === undefined || recipe === null) return processFor(product);
-    const row = await this.dataSource.getRepository(RecipeVersionEntity).findOneBy({ recipeId: recipe.id, version: recipe.version });
+    const process = await this.version(recipe);
+    if (process.product !== product) throw refused([{ field: 'recipe', message: `${process.name} makes something else. Choose it again.` }]);
+    return process;
+  }
+
+  /** The process of one version of a recipe. */
+  async version({ id, version }: { id: string; version: number }): Promise<Process> {
+    const row = await this.dataSource.getRepository(RecipeVersionEntity).findOneBy({ recipeId: id, version });
     if (row === null) throw refused([{ field: 'recipe', message: 'There is no such version of this recipe. Choose it again.' }]);
-    if (row.recipe.product !== product) throw refused([{ field: 'recipe', message: `${row.recipe.name} makes something else. Choose it again.` }]);
-    return { ...processOf(row.recipe), recipe: { id: recipe.id, version: recipe.version } };
+    return { ...processOf(row.recipe), recipe: { id, version } };
   }
 
   private async one(id: string): Promise<RecipeResponse> {

@@ -1,4 +1,4 @@
-import type { BatchRequest, BatchResponse, HouseResponse, LedgerRow, LogEntryRequest } from '@bunkhouse/api';
+import type { BatchRequest, BatchResponse, FamilyMember, HouseResponse, LedgerRow, LogEntryRequest } from '@bunkhouse/api';
 import { replay, type BatchState } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
@@ -30,6 +30,9 @@ export function useBatch(id: string): { batch: Batch | undefined; error: Error |
   const batch = useMemo(() => (data === undefined ? undefined : { record: data, state: replay(data, now) }), [data, now]);
   return { batch, error };
 }
+
+/** Every batch that was cut from the same one; asked for only where there was a cut. */
+export const useFamily = (id: string | null) => useSWR<FamilyMember[], Error>(id === null ? null : `${batchKey(id)}/family`, request).data;
 
 export const useLedger = () => useSWR<LedgerRow[], Error>(LEDGER, request, { refreshInterval: 30000 });
 

@@ -93,15 +93,17 @@ interface Need {
 
 /** What it takes of the house: a tub, litres in the cold, racks in the smoker. */
 function holdsOf({ process }: BatchRecord, state: BatchState, resources: readonly Resource[], steps: readonly SchedulableStep[]): Hold[] {
-  const greenG = sum(state.facts.greenG);
+  const greenG = sum(state.facts.keptGreenG);
   const brineG = state.facts.brines.filter(({ id }) => id !== 'pickle').reduce((all, brine) => all + brine.brineG, 0);
-  const racks = state.design.pieces.reduce((all, { code }) => all + Math.max(1, Math.ceil((state.facts.greenG[code] ?? 0) / RACK_G)), 0);
+  const racks = state.pieces.reduce((all, { greenG }) => all + Math.max(1, Math.ceil(greenG / RACK_G)), 0);
+  // What is only simmered takes no rack.
+  const usesSmoker = (state.design.program ?? process.program ?? [{ medium: 'smoker' }]).some(({ medium }) => medium === 'smoker');
   const litres = (g: number, perKg: number) => Math.round((g / 1000) * perKg * 10) / 10;
   const needs: Need[] = [
     { id: 'tub', kind: 'tub', amount: Math.ceil((greenG + brineG) / TUB_G), from: 'meat-in', until: 'pull' },
     { id: 'cure', kind: 'refrigerator', amount: litres(greenG + brineG, LITRES.cure), from: 'meat-in', until: 'pull' },
     { id: 'dry', kind: 'refrigerator', amount: litres(greenG, LITRES.dry), from: 'rack', until: 'pellicle' },
-    { id: 'smoke', kind: 'smoker', amount: racks, from: 'meat-on', until: 'into-cold', program: process.product },
+    ...(usesSmoker ? [{ id: 'smoke' as const, kind: 'smoker' as const, amount: racks, from: 'meat-on', until: 'into-cold', program: process.product }] : []),
     { id: 'chill', kind: 'refrigerator', amount: litres(greenG, LITRES.chill), from: 'gate-first', until: 'pack' },
   ];
   return needs.flatMap((need) => holdOf(need, state.design.stores?.[need.id], resources, steps));

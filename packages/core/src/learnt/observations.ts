@@ -47,7 +47,8 @@ export function observations(record: BatchRecord): { cutFaces: CutFaceObserved[]
   const cutFaces: CutFaceObserved[] = [];
   const tasted: TastedObserved[] = [];
   for (const entry of state.standing) {
-    if (entry.kind !== 'done') continue;
+    // What a part shares with the whole that it was cut from, the whole tells.
+    if (entry.kind !== 'done' || entry.seq <= (record.origin?.sharedEntries ?? 0)) continue;
     const { id, by, at, values } = entry;
     for (const { code } of state.design.pieces) {
       const colouredMm = values[`colouredMm:${code}`];
@@ -57,7 +58,7 @@ export function observations(record: BatchRecord): { cutFaces: CutFaceObserved[]
       cutFaces.push({ id: `${id}:${code}`, by, at, piece: code, colouredMm, halfMm: thicknessMm(course.section) / 2, depths: cutFaceDepths(course) });
     }
     const { taste } = values;
-    const piece = state.design.pieces[0]?.code;
+    const piece = state.pieces[0]?.code;
     if (piece === undefined || !isVerdict(taste)) continue;
     const course = courseOf(piece);
     const atH = Math.max(0, (Date.parse(at) - course.startsAt) / HOUR_MS);

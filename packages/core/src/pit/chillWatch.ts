@@ -1,5 +1,6 @@
 import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import type { CookPhase } from '../heat/cookPhase.js';
+import { lastWeightG } from '../process/batchFacts.js';
 import type { Process } from '../process/process.js';
 import { coolingReadings, CURED_PPM, type BatchState } from '../process/replay.js';
 import { coolingGates, type CoolingRule, type GatePassage } from '../safety/coolingGates.js';
@@ -58,7 +59,8 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
   const ppm = state.figures.nitrite.applies.value;
   const rule: CoolingRule = ppm >= CURED_PPM ? 'cured' : 'notCured';
   const nowS = (now - offAt) / 1000;
-  const pieces = state.design.pieces.map(({ code, section, greenG }): ChillPiece => {
+  const pieces = state.pieces.map((piece): ChillPiece => {
+    const { code, section } = piece;
     const read = probed(log, channels, code, offAt, now);
     const readings = warmest([...read, ...logged(state, offAt)]);
     const gates = coolingGates(readings, rule);
@@ -69,7 +71,7 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
         ? null
         : {
             section,
-            massG: state.facts.driedG[code] ?? state.facts.pulledG[code] ?? greenG,
+            massG: lastWeightG(state.facts, piece),
             startC: first.C,
             phases,
             readings,

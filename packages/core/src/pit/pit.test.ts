@@ -222,7 +222,7 @@ describe('events before they are written', () => {
       'event.probes',
     ],
   ])('%j is refused at %s', (event, field) => {
-    expect(pitEventFaults(event as PitEvent, design)).toEqual([expect.objectContaining({ field })]);
+    expect(pitEventFaults(event as PitEvent, design.pieces)).toEqual([expect.objectContaining({ field })]);
   });
 
   test('anything at all is refused with a sentence, or may be written: nothing throws', () => {
@@ -239,7 +239,7 @@ describe('events before they are written', () => {
           }),
         ),
         (event) => {
-          for (const { field, message } of pitEventFaults(event as PitEvent, design)) {
+          for (const { field, message } of pitEventFaults(event as PitEvent, design.pieces)) {
             expect(field).toMatch(/^event/);
             expect(message).toMatch(/[.?]$/);
           }

@@ -88,12 +88,12 @@ export function pitLog(state: BatchState, process: Process): PitLog {
 }
 
 /** The check that is a step of its own reads one piece, or all of them at once: it is taken for the first. */
-function stepChecks({ standing, design }: BatchState): CoreCheck[] {
-  const piece = design.pieces[0]?.code ?? '';
+function stepChecks({ standing, pieces }: BatchState): CoreCheck[] {
+  const piece = pieces[0]?.code ?? '';
   return standing.flatMap((entry): CoreCheck[] => {
     if (entry.kind !== 'done' || entry.stepId !== 'core') return [];
     const placesC = Object.entries(entry.values).flatMap(([name, C]) => (/^instant\dC$/.test(name) && typeof C === 'number' ? [C] : []));
-    const probeC = typeof entry.values.probeC === 'number' && design.pieces.length === 1 ? entry.values.probeC : null;
+    const probeC = typeof entry.values.probeC === 'number' && pieces.length === 1 ? entry.values.probeC : null;
     return placesC.length === 0 ? [] : [{ at: Date.parse(entry.at), piece, placesC, lowestC: Math.min(...placesC), probeC, by: entry.by }];
   });
 }

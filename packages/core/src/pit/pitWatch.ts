@@ -2,6 +2,7 @@ import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
 import { lethality, type Lethality } from '../safety/lethality.js';
 import { COLD_SMOKE_C } from '../process/cookProgram.js';
+import { lastWeightG } from '../process/batchFacts.js';
 import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
 import type { Process } from '../process/process.js';
 import type { BatchState } from '../process/replay.js';
@@ -99,7 +100,8 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
   const wrappedAt = log.tended.find(({ act }) => act === 'wrap')?.at ?? null;
   const startC = log.startC ?? 4;
   const hung = log.hung.at(-1)?.probes ?? [];
-  const pieces = state.design.pieces.map(({ code, section, greenG }): PieceWatch => {
+  const pieces = state.pieces.map((piece): PieceWatch => {
+    const { code, section } = piece;
     // A core that rests goes on counting until it is in the cold.
     const read = seriesOf(code, log.coldAt ?? Infinity);
     const probe = hung.find(({ reads }) => reads === code) ?? null;
@@ -127,7 +129,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
           ? null
           : {
               section,
-              massG: state.facts.driedG[code] ?? state.facts.pulledG[code] ?? greenG,
+              massG: lastWeightG(state.facts, piece),
               startC,
               phases,
               readings: counted,

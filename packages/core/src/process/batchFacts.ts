@@ -5,6 +5,7 @@ import { rulesOf } from '../cure/judgeNitrite.js';
 import { nitriteLimit } from '../cure/ruleSet.js';
 import type { BatchDesign, Piece } from './batchDesign.js';
 import type { StepValues } from './logEntry.js';
+import { greenAt, type PieceFact } from './pieces.js';
 
 export type BrineId = 'brine' | 'pickle' | 'cover';
 
@@ -29,7 +30,14 @@ export interface Pumping {
 
 /** What is known of the meat and the brine: as weighed, else as planned. */
 export interface BatchFacts {
+  /** what each piece weighed at first */
+  firstGreenG: Record<string, number>;
+  /** what lies in the brine, or lay in it: parts that went and pieces that left before are not counted */
   greenG: Record<string, number>;
+  /** green weight of what is here now: what a yield is counted of */
+  keptGreenG: Record<string, number>;
+  /** what was cut away, all of it */
+  trimmedOffG: number;
   greenWeighed: boolean;
   brines: SheetBrine[];
   /** by piece code, in order of time */
@@ -42,21 +50,48 @@ export interface BatchFacts {
   packedG: number | null;
 }
 
+/** The pieces that lie in the brine, or lay in it. */
+export const inBrine = (pieces: readonly Piece[], { greenG }: BatchFacts): Piece[] => pieces.filter(({ code }) => greenG[code] !== undefined);
+
+/** What a piece weighs by its last weight, g: dried, else pulled, else green; of a piece that was cut, its part. */
+export function lastWeightG({ driedG, pulledG, greenG, keptGreenG }: BatchFacts, { code, greenG: ownG }: Piece): number {
+  const weighed = driedG[code] ?? pulledG[code];
+  const lay = greenG[code];
+  return weighed === undefined || lay === undefined || lay === 0 ? ownG : (weighed * (keptGreenG[code] ?? lay)) / lay;
+}
+
 /** What the steps that are closed measured, by step id. */
 export type StepRecords = ReadonlyMap<string, StepValues>;
 
+/** What happened to pieces beside the steps, and until when it changed what the brine is for, ms. */
+interface Happened {
+  facts: readonly PieceFact[];
+  untilMs: number;
+}
+const NOTHING: Happened = { facts: [], untilMs: Infinity };
+
 /** Gathers the facts of a batch from its design and what its closed steps measured. */
-export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen: boolean): BatchFacts {
+export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen: boolean, happened: Happened = NOTHING): BatchFacts {
   const byPiece = (step: string, name: string) => perPiece(design.pieces, records.get(step), name);
   const weighed = byPiece('weigh', 'greenG');
-  const greenG = Object.fromEntries(design.pieces.map((piece) => [piece.code, weighed[piece.code] ?? piece.greenG]));
+  const firstGreenG = Object.fromEntries(design.pieces.map((piece) => [piece.code, weighed[piece.code] ?? piece.greenG]));
+  // A piece that is thrown out of the tub leaves the brine to the others: what it would have taken up counts for them.
+  const greenG = greenAt(
+    firstGreenG,
+    happened.facts.filter(({ at, event }) => at <= happened.untilMs || (event.act === 'dropped' && !records.has('pull'))),
+  );
+  const cut = happened.facts.filter(({ event }) => event.act === 'split' || event.act === 'joined' || event.act === 'dropped');
+  const keptGreenG = greenAt(firstGreenG, [...happened.facts.filter(({ at }) => at <= happened.untilMs), ...cut.filter(({ at }) => at > happened.untilMs)]);
   const first = byPiece('pump', 'pumpedG');
   const before = byPiece('repump', 'beforeG');
   const after = byPiece('repump', 'pumpedG');
   const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
   const packed = records.get('pack')?.packedG;
   return {
+    firstGreenG,
     greenG,
+    keptGreenG,
+    trimmedOffG: happened.facts.reduce((g, { event }) => g + ('offG' in event ? (event.offG ?? 0) : 0), 0),
     greenWeighed: records.has('weigh'),
     brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(weighable(brine, design), records)),
     pumpings,

@@ -5,7 +5,7 @@ import { saltPercentToSalometer } from '../brine/salometer.js';
 import { pumpPlan, type PumpPlan } from '../pump/pumpPlan.js';
 import { over, plus, scaled, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from './batchDesign.js';
-import { BRINE_NAMES, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
+import { BRINE_NAMES, inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
 import { inWorking, type Figure } from '../units/figure.js';
 import { nitriteFigures, pumpedShare } from './nitriteFigures.js';
 
@@ -99,7 +99,7 @@ function saltAtTheEnd(design: BatchDesign, facts: BatchFacts): Figure {
 function injectedG(design: BatchDesign, facts: BatchFacts): number {
   const { school } = design;
   if (school.kind !== 'pumpAndCover') return 0;
-  return design.pieces.reduce((g, { code }) => g + pumpedShare(design, facts, school, code).value * (facts.greenG[code] ?? 0), 0);
+  return inBrine(design.pieces, facts).reduce((g, { code }) => g + pumpedShare(design, facts, school, code).value * (facts.greenG[code] ?? 0), 0);
 }
 
 function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
@@ -108,7 +108,7 @@ function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
   if (school.kind !== 'pumpAndCover' || pickle === undefined) return [];
   const saltPercent = brineStrength(pickle, design.cure).brineSaltPercent;
   const density = brineDensity({ saltPercent, sugarPercent: (pickle.sugarG / pickle.brineG) * 100, temperatureC: 4 });
-  return design.pieces.map((piece) => {
+  return inBrine(design.pieces, facts).map((piece) => {
     const greenG = facts.greenG[piece.code] ?? piece.greenG;
     const share = pumpedShare(design, facts, school, piece.code);
     const pumpings = facts.pumpings[piece.code] ?? [];
@@ -144,7 +144,7 @@ function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
 
 function yieldFigure(design: BatchDesign, facts: BatchFacts): Figure | null {
   if (facts.packedG === null) return null;
-  const green = plus(...Object.values(facts.greenG).map((g) => weighed(g, design.meatScaleStepG)));
+  const green = plus(...Object.values(facts.keptGreenG).map((g) => weighed(g, design.meatScaleStepG)));
   return {
     ...scaled(over(weighed(facts.packedG, design.meatScaleStepG), green), 100),
     id: 'yield',

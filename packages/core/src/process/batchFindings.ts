@@ -186,7 +186,7 @@ function pumpFindings(design: BatchDesign, facts: BatchFacts, figures: BatchFigu
 }
 
 function weightFindings(process: Process, facts: BatchFacts): Finding[] {
-  const green = sum(facts.greenG);
+  const green = sum(facts.keptGreenG);
   if (!process.notAboveGreen || facts.packedG === null || facts.packedG <= green) return [];
   return [
     {

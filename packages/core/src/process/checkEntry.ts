@@ -1,10 +1,12 @@
 import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
-import type { BatchDesign } from './batchDesign.js';
+import type { BatchDesign, Piece } from './batchDesign.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
 import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
 import { closesStep, failedGates, inputNames } from './gates.js';
 import type { StepValues } from './logEntry.js';
+import { pieceEventFaults } from './pieceEvent.js';
+import { piecesAt } from './pieces.js';
 import { pitEventFaults } from './pitEvent.js';
 import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
 import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
@@ -31,9 +33,11 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
     case 'pit':
       return [
         ...liveFault(state),
-        ...pitEventFaults(draft.event, state.design),
+        ...pitEventFaults(draft.event, piecesAt(state, at)),
         ...(draft.event?.act === 'decided' ? reasonFault(draft.reason ?? '', REASON_LENGTH, 'Write what was decided, and by whom.') : []),
       ];
+    case 'pieces':
+      return [...liveFault(state), ...pieceFaults(record, state, draft, at, now)];
     case 'ended':
       return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
     case 'replanned':
@@ -49,6 +53,18 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
     default:
       return [{ field: 'kind', message: 'That is no kind of entry.' }];
   }
+}
+
+/** What cannot be done to a piece, or would hurt somebody later. */
+function pieceFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'pieces' }>, at: number, now: number): EntryFault[] {
+  const faults = pieceEventFaults(draft.event, state, at);
+  if (faults.length > 0) return faults;
+  const unsaid = draft.event.act === 'dropped' ? reasonFault(draft.reason, REASON_LENGTH, 'Write why the piece leaves the batch.') : [];
+  if (unsaid.length > 0) return unsaid;
+  const tried = attempt(() => replay(withDraft(record, draft), now), 'entry');
+  if ('fault' in tried) return [tried.fault];
+  const stop = tried.value.findings.find(({ level, code }) => level === 'stop' && !state.findings.some((known) => known.code === code));
+  return stop === undefined ? [] : [{ field: 'entry', message: stop.message }];
 }
 
 function liveFault(state: BatchState): EntryFault[] {
@@ -72,7 +88,7 @@ function skipFaults(step: StepState, state: BatchState, draft: { reason: string 
 }
 
 function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
-  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, state.design, draft.values)];
+  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, piecesAt(state, at), draft.values)];
   if (wrong.length > 0) return wrong;
   const impossible = impossibleFaults(step.spec, state, record, draft);
   if (impossible.length > 0) return impossible;
@@ -118,8 +134,8 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
   return later === undefined ? [] : [{ field: 'at', message: `That is after ${later.spec.title.toLowerCase()}, which was at ${later.closing?.at ?? ''}.` }];
 }
 
-function valueFaults(spec: StepSpec, design: BatchDesign, values: StepValues): EntryFault[] {
-  const known = new Map(spec.inputs.flatMap((input) => inputNames(input, design.pieces).map((name): [string, StepInput] => [name, input])));
+function valueFaults(spec: StepSpec, pieces: readonly Piece[], values: StepValues): EntryFault[] {
+  const known = new Map(spec.inputs.flatMap((input) => inputNames(input, pieces).map((name): [string, StepInput] => [name, input])));
   const strange = Object.keys(values)
     .filter((name) => !known.has(name))
     .map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
@@ -157,6 +173,8 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
   const faults: EntryFault[] = [];
   for (const { code } of design.pieces) {
     const greenG = state.facts.greenG[code] ?? 0;
+    // After a cut what is weighed is what is left of the piece.
+    const left = (state.facts.keptGreenG[code] ?? greenG) / (greenG || 1);
     const weight = (name: string) => values[`${name}:${code}`];
     const after = weight('pumpedG');
     const before = weight('beforeG') ?? greenG;
@@ -175,7 +193,7 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     faults.push(
       ...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2),
       ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2),
-      ...farFrom(`values.driedG:${code}`, weight('driedG'), state.facts.pulledG[code] ?? greenG, 0.6, 1.1),
+      ...farFrom(`values.driedG:${code}`, weight('driedG'), (state.facts.pulledG[code] ?? greenG) * left, 0.6, 1.1),
     );
     const piece = design.pieces.find((candidate) => candidate.code === code);
     const coloured = weight('colouredMm');
@@ -185,7 +203,7 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     const planned = piece?.greenG ?? greenG;
     faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
   }
-  const green = Object.values(state.facts.greenG).reduce((a, b) => a + b, 0);
+  const green = Object.values(state.facts.keptGreenG).reduce((a, b) => a + b, 0);
   return [...faults, ...farFrom('values.packedG', values.packedG, green, 0.05, 1.5)];
 }
 
@@ -257,12 +275,14 @@ const round = (g: number): number => Number(g.toFixed(1));
 function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === draft.replaces || entry.corrections.some((correction) => correction.id === draft.replaces));
   if (target === undefined || target.kind !== 'done') return [{ field: 'replaces', message: 'There is no such entry to correct.' }];
+  const shared = sharedFault(record, target.id);
+  if (shared !== null) return [shared];
   const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
   const without = replay(withoutAct(record, target), now);
   const step = state.steps.find((other) => other.spec.id === target.stepId);
   const open = without.steps.find((other) => other.spec.id === target.stepId);
   if (step === undefined || open === undefined) return [{ field: 'replaces', message: 'This batch has no such step.' }];
-  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, state.design, draft.values)];
+  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, piecesAt(state, at), draft.values)];
   if (faults.length > 0) return faults;
   const stop = failedGates(step.spec, draft.values).find((gate) => gate.onFail === 'stop');
   if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
@@ -283,10 +303,23 @@ function reopenFaults(step: StepState, state: BatchState, draft: { values: StepV
       ];
 }
 
+/** What was written before a part was cut off stands in the log that it was cut from, and is put right there, for both. */
+function sharedFault({ entries, origin }: BatchRecord, id: string): EntryFault | null {
+  if (origin === undefined) return null;
+  const entry = entries.find((one) => one.id === id);
+  return entry !== undefined && entry.seq <= origin.sharedEntries
+    ? { field: 'replaces', message: `That was written for ${origin.code}, which this was cut from: put it right there, and it is right here, too.` }
+    : null;
+}
+
 function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === replaces);
+  const shared = sharedFault(record, replaces);
+  if (shared !== null) return [shared];
   if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
   if (target.kind === 'ended' || target.kind === 'pit') return [];
+  if (target.kind === 'pieces')
+    return target.event.act === 'split' ? [{ field: 'replaces', message: 'The other part is a batch of its own by now: that cannot be taken back.' }] : [];
   if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
   const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
   return built === undefined ? [] : [{ field: 'entry', message: `${built.spec.title} was logged after it. Correct the entry instead.` }];

@@ -1,3 +1,4 @@
+import type { PieceEvent } from './pieceEvent.js';
 import type { PitEvent } from './pitEvent.js';
 import type { DesignChanges } from './replan.js';
 
@@ -31,18 +32,20 @@ export type EndedEntry = Written & { kind: 'ended'; reason: string };
 export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChanges; reason: string };
 /** Something happened at the pit that is no step of its own. */
 export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string };
+/** Something was done to a piece beside the steps, or it left. */
+export type PieceEntry = Written & { kind: 'pieces'; event: PieceEvent; reason?: string };
 /** Something worth keeping. */
 export type NoteEntry = Written & { kind: 'note'; reason: string };
 
 /** The append-only log of a batch: a closed union. */
-export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | NoteEntry;
+export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | NoteEntry;
 export type LogEntryKind = LogEntry['kind'];
-export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'note'];
+export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'note'];
 
 /** An entry before it is written. */
 export type NewLogEntry = LogEntry extends infer E ? (E extends LogEntry ? Omit<E, 'seq' | 'recordedAt'> : never) : never;
 
-type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry;
+type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry;
 
 /** An act as it stands after every correction: the entry, with what it first said when it was corrected. */
 export type StandingEntry = Act & { corrections: CorrectionEntry[] };

@@ -5,7 +5,7 @@ import { evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type Nitri
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import { exactly, minus, over, plus, scaled, times, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from './batchDesign.js';
-import { sum, type BatchFacts, type BrineId, type SheetBrine } from './batchFacts.js';
+import { inBrine, sum, type BatchFacts, type BrineId, type SheetBrine } from './batchFacts.js';
 import { inWorking } from '../units/figure.js';
 
 /** Figures that differ by less are the same figure, ppm. */
@@ -39,7 +39,7 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   const pickle = brineDoubt(design, facts, 'pickle');
   const cover = brineDoubt(design, facts, 'cover');
   const perG = over(pickle.nitrite, pickle.brine);
-  const pieces = design.pieces.map(({ code }) => ({ code, share: pumpedShare(design, facts, school, code) }));
+  const pieces = inBrine(design.pieces, facts).map(({ code }) => ({ code, share: pumpedShare(design, facts, school, code) }));
   const injected = pieces.map(({ code, share }) => times(share, weighed(facts.greenG[code] ?? 0, design.meatScaleStepG)));
   const allInjected = plus(...injected);
   const even = evenFigure(plus(times(perG, allInjected), cover.nitrite), plus(meatDoubt(design, facts), allInjected, cover.brine));

@@ -1,5 +1,5 @@
 import { numberFault } from '../units/require.js';
-import type { BatchDesign } from './batchDesign.js';
+import type { Piece } from './batchDesign.js';
 import type { EntryFault } from './entryFault.js';
 
 /** What the hands do at the pit, one tap each. */
@@ -36,9 +36,9 @@ const MOST_PLACES = 6;
 const CORE_RULE = { min: -10, max: 120, unit: '°C' } as const;
 
 /** What is wrong with an event before it is written; an empty answer means that it may be. */
-export function pitEventFaults(event: PitEvent, design: BatchDesign): EntryFault[] {
+export function pitEventFaults(event: PitEvent, pieces: readonly Piece[]): EntryFault[] {
   if (typeof event !== 'object' || (event as unknown) === null) return [{ field: 'event', message: 'What happened at the pit?' }];
-  const isPiece = (code: unknown) => design.pieces.some((piece) => piece.code === code);
+  const isPiece = (code: unknown) => pieces.some((piece) => piece.code === code);
   switch (event.act) {
     case 'probes':
       return probesFaults(event.probes, isPiece);

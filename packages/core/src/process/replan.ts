@@ -175,6 +175,17 @@ function withSkin(section: Section, skinOn: boolean | undefined): Section {
   return skinOn ? { ...section, closedSide: section.closedSide ?? 'top' } : open;
 }
 
-/** The design as it stands after every change that stands. */
-export const currentDesign = (design: BatchDesign, process: Process, standing: readonly StandingEntry[]): BatchDesign =>
-  standing.reduce((so, entry) => (entry.kind === 'replanned' ? changedDesign(so, process, entry.changes) : so), design);
+/**
+ * The design as it stands after every change that stands. What was planned for the batch that a part was cut from (`shared` entries) is
+ * the plan of that batch: its program, hours and stores are not this one's.
+ */
+export const currentDesign = (design: BatchDesign, process: Process, standing: readonly StandingEntry[], shared = 0): BatchDesign =>
+  standing.reduce((so, entry) => {
+    if (entry.kind !== 'replanned') return so;
+    const changes = entry.seq > shared ? entry.changes : withoutPlaces(entry.changes);
+    return Object.keys(changes).length === 0 ? so : changedDesign(so, process, changes);
+  }, design);
+
+function withoutPlaces({ program: _program, stepAt: _stepAt, stores: _stores, readyBy: _readyBy, ...changes }: DesignChanges): DesignChanges {
+  return changes;
+}

@@ -8,6 +8,7 @@ import { closesStep } from './gates.js';
 import { standingEntries, type LogEntry, type StandingEntry, type StepValues } from './logEntry.js';
 import { currentDesign } from './replan.js';
 import { planSteps } from './planSteps.js';
+import { pieceFacts, piecesAt, type Origin, type PieceFact, type PieceNow } from './pieces.js';
 import type { Process } from './process.js';
 import type { Station } from './station.js';
 import type { StepSpec } from './step.js';
@@ -20,6 +21,8 @@ export interface BatchRecord {
   design: BatchDesign;
   process: Process;
   entries: LogEntry[];
+  /** where it comes from, when it is a part of another batch */
+  origin?: Origin;
 }
 
 export type StepStatus = 'done' | 'skipped' | 'missed' | 'open' | 'coming';
@@ -51,6 +54,12 @@ export interface BatchState {
   /** ms */
   endedAt: number | null;
   standing: StandingEntry[];
+  /** what happened to pieces beside the steps */
+  pieceFacts: PieceFact[];
+  /** what each piece weighed at first, g green */
+  firstGreenG: Record<string, number>;
+  /** the pieces that are here now */
+  pieces: PieceNow[];
   facts: BatchFacts;
   figures: BatchFigures;
   findings: Finding[];
@@ -85,12 +94,18 @@ const HOUR_MS = 3_600_000;
 export function replay(record: BatchRecord, now: number): BatchState {
   const { process } = record;
   const standing = standingEntries(record.entries);
-  const design = currentDesign(record.design, process, standing);
+  const design = currentDesign(record.design, process, standing, record.origin?.sharedEntries);
   const specs = planSteps(process, design);
   const closings = closingEntries(specs, standing);
   const end = standing.find((entry) => entry.kind === 'ended');
   const records = new Map([...closings].flatMap(([id, entry]): [string, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
-  const facts = batchFacts(design, records, repumps(design.school) && !closings.has('repump') && !closings.has('pull'));
+  const happened = pieceFacts([record.id, ...(record.origin?.line ?? [])], standing);
+  const metAt = closings.get('meat-in') ?? closings.get('pump');
+  const facts = batchFacts(design, records, repumps(design.school) && !closings.has('repump') && !closings.has('pull'), {
+    facts: happened,
+    // What happens to a piece before it lies in the brine changes what the brine is for.
+    untilMs: metAt === undefined ? Infinity : Date.parse(metAt.at),
+  });
   const figures = batchFigures(design, facts);
   const startsAt = Date.parse(design.startsAt);
   const clock = end === undefined ? now : Date.parse(end.at);
@@ -119,6 +134,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const next = steps.find((step) => step.status === 'open') ?? null;
   const last = steps.at(-1)?.closing;
   const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
+  const here = { design, pieceFacts: happened, firstGreenG: facts.firstGreenG };
   const cooling = coolingStates(specs, standing, figures.nitrite.applies.value >= CURED_PPM);
   return {
     design,
@@ -128,6 +144,9 @@ export function replay(record: BatchRecord, now: number): BatchState {
     outcome,
     endedAt: end !== undefined ? Date.parse(end.at) : next === null && last ? Date.parse(last.at) : null,
     standing,
+    pieceFacts: happened,
+    firstGreenG: facts.firstGreenG,
+    pieces: piecesAt(here, clock),
     facts,
     figures,
     findings: batchFindings(design, process, facts, figures, standing),

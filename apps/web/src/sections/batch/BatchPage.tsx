@@ -16,6 +16,7 @@ import { dayAndTime, span } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { LeaveOut } from './LeaveOut';
 import { LogPanel } from './LogPanel';
+import { PiecesPanel } from './PiecesPanel';
 import { Ticket } from './Ticket';
 
 /** Drawn once the rest stands: it brings a worker with it. */
@@ -106,6 +107,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
           {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} />}
           <Readings figures={figures} facts={state.facts} />
         </div>
+        <PiecesPanel batch={batch} />
         <LogPanel batch={batch} />
       </div>
     </div>
@@ -124,7 +126,7 @@ function RecipeOf({ process: { name, recipe } }: { process: Process }) {
 
 function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: number }) {
   const preferences = usePreferences();
-  const green = Object.values(state.facts.greenG).reduce((a, b) => a + b, 0);
+  const green = Object.values(state.facts.keptGreenG).reduce((a, b) => a + b, 0);
   const { station, next, outcome, endedAt } = state;
   return (
     <div className="batch-head">

@@ -10,6 +10,7 @@ import { RecordStep } from '../../shell/record/RecordStep';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { WordsForm } from './LeaveOut';
+import { pieceEventTitle } from './pieceWords';
 
 /** Everything that was written, the last first. A correction stands beside what it corrects. */
 export function LogPanel({ batch }: { batch: Batch }) {
@@ -89,7 +90,7 @@ function LogLine({
     <li className={superseded ? 'superseded' : undefined}>
       <span className="at">{dayAndTime(entry.at, now)}</span>
       <div className="said">
-        <b>{heading(entry, replaced, batch)}</b>
+        <b>{heading(entry, replaced, batch, preferences)}</b>
         {'values' in entry && (
           <span className="values">
             {valuesInWords(entry.kind === 'done' ? entry.stepId : stepOf(replaced, record.entries), entry.values, batch, preferences)}
@@ -111,12 +112,12 @@ function LogLine({
       <span className="by">{entry.by}</span>
       <span className="acts">
         {standing?.kind === 'done' && Object.keys(standing.values).length > 0 && (
-          <button type="button" className="lnk" onClick={() => onCorrect(standing)} aria-label={`Correct ${heading(entry, undefined, batch)}`}>
+          <button type="button" className="lnk" onClick={() => onCorrect(standing)} aria-label={`Correct ${heading(entry, undefined, batch, preferences)}`}>
             Correct
           </button>
         )}
         {last && !takingBack && standing !== undefined && (
-          <button type="button" className="lnk" onClick={() => setTakingBack(true)} aria-label={`Take back ${heading(entry, undefined, batch)}`}>
+          <button type="button" className="lnk" onClick={() => setTakingBack(true)} aria-label={`Take back ${heading(entry, undefined, batch, preferences)}`}>
             Take back
           </button>
         )}
@@ -125,7 +126,7 @@ function LogLine({
   );
 }
 
-function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch): string {
+function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch, shown: Preferences): string {
   const titleOf = (stepId: string) => batch.state.steps.find((step) => step.spec.id === stepId)?.spec.title ?? stepId;
   switch (entry.kind) {
     case 'done':
@@ -135,13 +136,15 @@ function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch):
     case 'correction':
       return `Correction: ${titleOf(stepOf(replaced, batch.record.entries))}`;
     case 'withdrawn':
-      return `Taken back: ${replaced === undefined ? '' : heading(replaced, undefined, batch)}`;
+      return `Taken back: ${replaced === undefined ? '' : heading(replaced, undefined, batch, shown)}`;
     case 'ended':
       return 'Thrown away';
     case 'replanned':
       return 'New plan';
     case 'pit':
       return pitEventTitle(entry.event);
+    case 'pieces':
+      return pieceEventTitle(entry.event, shown);
     case 'note':
       return 'Note';
   }

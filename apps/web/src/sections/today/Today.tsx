@@ -204,6 +204,7 @@ function titleOf(entry: StandingEntry, steps: StepState[]): string {
   if (entry.kind === 'ended') return 'Thrown away';
   if (entry.kind === 'replanned') return 'New plan';
   if (entry.kind === 'pit') return pitEventTitle(entry.event);
+  if (entry.kind === 'pieces') return `Piece ${entry.event.piece} ${entry.event.act === 'split' ? 'cut in two' : entry.event.act}`;
   const title = steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId;
   return entry.kind === 'skipped' ? `${title}, left out` : title;
 }

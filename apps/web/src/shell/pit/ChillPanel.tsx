@@ -33,7 +33,7 @@ export function ChillPanel({ batch, chill, at }: { batch: Batch; chill: ChillWat
           nowS={(at - chill.offAt) / 1000}
           asItLies={foreseen[2 * i] ?? NOTHING}
           iceBath={foreseen[2 * i + 1] ?? NOTHING}
-          isOne={batch.state.design.pieces.length === 1}
+          isOne={batch.state.pieces.length === 1}
         />
       ))}
       <p className="note inset">{RULES[rule].source} A gate ends with a reading, never with a forecast. Check your own code.</p>

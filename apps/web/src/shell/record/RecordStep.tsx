@@ -1,4 +1,4 @@
-import { checkEntry, closesStep, failedGates, inputNames, MIX_STEP_BRINE, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
+import { checkEntry, closesStep, failedGates, inputNames, MIX_STEP_BRINE, piecesAt, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
 import { Fragment, useState, type FormEvent, type ReactNode } from 'react';
 import type { Batch } from '../../data/batches';
 import { lookAgain, writeEntry } from '../../data/batches';
@@ -59,6 +59,8 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
   const [tried, setTried] = useState(false);
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
+  // A correction is of the pieces that were there then.
+  const pieces = corrects === undefined ? state.pieces : piecesAt(state, Date.parse(corrects.at));
   const entry = entryOf(draft, spec.id, corrects?.id, preferences.name, now, corrects?.at);
   const faults = checkEntry(record, entry, now);
   const faultAt = (field: string) =>
@@ -106,10 +108,10 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
       {(!(spec.id in MIX_STEP_BRINE) || corrects !== undefined) && (
         <div className="record-fields">
           {spec.inputs.flatMap((input) =>
-            inputNames(input, state.design.pieces).map((name, i) => {
+            inputNames(input, pieces).map((name, i) => {
               const value = draft.values[name];
               const label =
-                'each' in input && input.each === 'piece' && state.design.pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
+                'each' in input && input.each === 'piece' && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
               if (input.kind === 'choice') {
                 return (
                   <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>

@@ -26,11 +26,11 @@ const PPM_PER_PERCENT = 1e4;
 /** The brine inside the meat: the section at any hour between the needle and the plate, the curve that it moves on, and what to do about it. */
 export function CurePanel({ batch, now }: { batch: Batch; now: number }) {
   const { record, state } = batch;
-  const [code, setCode] = useState(state.design.pieces[0]?.code ?? 'A');
+  const [code, setCode] = useState(state.pieces[0]?.code ?? 'A');
   const course = useMemo(() => cureCourse(record, state, code), [record, state, code]);
   const [soakChanges, setSoakChanges] = useState(0);
   const { answer, progress, fault, stale } = useSection(course, soakChanges);
-  const codes = Object.fromEntries(state.design.pieces.map((piece) => [piece.code, piece.code]));
+  const codes = Object.fromEntries(state.pieces.map((piece) => [piece.code, piece.code]));
   const soaking = state.station === 'soak';
   const soak = answer !== null && (
     <SoakPanel batch={batch} course={course} answer={answer} now={now} changes={soakChanges} onChanges={setSoakChanges} key="soak" />
@@ -44,7 +44,7 @@ export function CurePanel({ batch, now }: { batch: Batch; now: number }) {
           <h2>The cure inside the meat</h2>
           <span className="aside">{stale || progress !== null ? `computing ${digits((progress ?? 0) * 100, 0)} %` : 'modelled, not measured'}</span>
         </div>
-        {state.design.pieces.length > 1 && (
+        {state.pieces.length > 1 && (
           <div className="pad">
             <Choice label="Piece" value={code} options={codes} onChange={setCode} />
           </div>

@@ -11,7 +11,7 @@ const FIRM_FROM = 0.6;
 /** What the model expects of each sign of a finished cure, now: the hand, the nose and the eye decide. */
 export function PullCheck({ batch, now }: { batch: Batch; now: number }) {
   const { record, state } = batch;
-  const code = state.design.pieces[0]?.code ?? 'A';
+  const code = state.pieces[0]?.code ?? 'A';
   const course = useMemo(() => cureCourse(record, state, code), [record, state, code]);
   const { answer } = useSection(course);
   if (answer === null) return <p className="note">Working out what to expect...</p>;
@@ -21,7 +21,7 @@ export function PullCheck({ batch, now }: { batch: Batch; now: number }) {
   const at = found < 0 ? salt.timesH.length - 1 : found;
   const [core, mean, edge] = [salt.core[at] ?? 0, salt.mean[at] ?? 0, salt.edge[at] ?? 0];
   const { earliestH, bestH } = windows.likely;
-  const pieces = state.design.pieces.length > 1 ? `, piece ${code}` : '';
+  const pieces = state.pieces.length > 1 ? `, piece ${code}` : '';
   return (
     <aside className="pull-check" aria-label="What to expect at the pull">
       <h3 className="label">What the model expects now{pieces}</h3>
