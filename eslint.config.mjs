@@ -30,6 +30,7 @@ const ROOMS = [
   'course',
   'learnt',
   'calendar',
+  'book',
   'formats',
 ];
 const coreRooms = ROOMS.map((room, i) =>

@@ -1,5 +1,5 @@
 import { ALARM_MINUTES, DEVICE_KINDS, MOST_POSTED } from '@bunkhouse/api';
-import { MOST_PIECES, VERDICTS } from '@bunkhouse/core';
+import { MOST_PIECES, PRODUCTS, SCHOOLS, VERDICTS } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
@@ -65,20 +65,6 @@ const RESPONSES: Record<string, Schema> = {
     greenG: grams,
     packedG: orNull(grams),
     outcome: { type: 'string', enum: ['live', 'finished', 'thrownAway'] },
-  }),
-  LedgerRow: object({
-    id: { type: 'string', format: 'uuid' },
-    code: text,
-    name: text,
-    startedAt: instant,
-    endedAt: instant,
-    outcome: { type: 'string', enum: ['finished', 'thrownAway'] },
-    greenG: grams,
-    packedG: orNull(grams),
-    yieldPercent: orNull({ type: 'number', description: '% of green weight' }),
-    nitritePpm: { type: 'number', description: 'ingoing, mg NaNO2 per kg' },
-    pumpPercent: orNull({ type: 'number', description: '% of green weight' }),
-    by: text,
   }),
 };
 
@@ -153,6 +139,44 @@ RESPONSES.SeriesResponse = object({
       high: list(number('°C')),
     }),
   ),
+});
+const words = (schema: string[]): Schema => ({ type: 'string', enum: schema });
+const trend: Record<string, Schema> = {
+  id: { type: 'string', format: 'uuid' },
+  code: text,
+  product: words([...PRODUCTS]),
+  endedAt: instant,
+  yieldPercent: orNull(number('% of green weight')),
+  saltPercent: number('when even, % of meat and water'),
+  taste: orNull(words([...VERDICTS])),
+  cureDays: orNull(number('days')),
+  thicknessMm: number('mm'),
+};
+RESPONSES.TrendPoint = object(trend);
+RESPONSES.LedgerRow = object({
+  ...trend,
+  name: text,
+  school: words([...SCHOOLS]),
+  recipe: orNull(object({ id: text, version: { type: 'integer' } })),
+  cutFrom: orNull({ type: 'string', description: 'the code of the batch that it was cut from' }),
+  startedAt: instant,
+  outcome: words(['finished', 'thrownAway']),
+  greenG: grams,
+  pulledG: orNull(grams),
+  packedG: orNull(grams),
+  nitritePpm: number('ingoing, mg NaNO2 per kg'),
+  pumpPercent: orNull(number('% of green weight')),
+  soakMin: orNull(number('min')),
+  coreC: orNull(number('°C, the lowest place')),
+  deviations: { type: 'integer' },
+  by: text,
+});
+RESPONSES.LedgerResponse = object({
+  total: { type: 'integer' },
+  greenG: grams,
+  packedG: grams,
+  yieldPercent: orNull(number('mean, % of green weight')),
+  rows: list({ $ref: '#/components/schemas/LedgerRow' }),
 });
 RESPONSES.RecipeResponse = object({
   id: text,

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { BatchResponse, LogEntryRequest } from '@bunkhouse/api';
+import type { BatchResponse, LedgerResponse, LogEntryRequest } from '@bunkhouse/api';
 import fc from 'fast-check';
 import { DataSource } from 'typeorm';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
@@ -212,7 +212,10 @@ describe('the log', () => {
     const batch = await started();
     const end = { id: randomUUID(), kind: 'ended', at: startsAt, by: 'Juno', reason: 'Fell on the floor' };
     expect((await http().post(`/api/batches/${batch.id}/log`).send(end)).status).toBe(201);
-    const ids = async (path: string) => ((await http().get(path)).body as { id: string }[]).map(({ id }) => id);
+    const ids = async (path: string) => {
+      const body = (await http().get(path)).body as { id: string }[] | LedgerResponse;
+      return (Array.isArray(body) ? body : body.rows).map(({ id }) => id);
+    };
     expect(await ids('/api/ledger')).toContain(batch.id);
     expect(await ids('/api/batches')).not.toContain(batch.id);
     await http()
@@ -321,6 +324,8 @@ describe('the house', () => {
       '/api/learnt',
       '/api/learnt/left-out',
       '/api/ledger',
+      '/api/ledger.csv',
+      '/api/ledger/trends',
       '/api/readings',
       '/api/readings.csv',
       '/api/readings/stream',

@@ -12,3 +12,4 @@ export * from './deviceRequest.js';
 export * from './readingsRequest.js';
 export * from './weightRequest.js';
 export * from './recipeRequest.js';
+export * from './ledgerQuery.js';

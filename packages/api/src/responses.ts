@@ -1,5 +1,5 @@
 import type { DeviceKind } from './deviceRequest.js';
-import type { BatchDesign, Diffusivity, LogEntry, Origin, Process, Recipe, Verdict } from '@bunkhouse/core';
+import type { BatchDesign, Diffusivity, LedgerLine, LogEntry, Origin, Process, Recipe, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -48,21 +48,22 @@ export interface HouseResponse {
   demo: boolean;
 }
 
-/** A finished batch in a line. Weights in g, times ISO. */
-export interface LedgerRow {
-  id: string;
-  code: string;
-  name: string;
-  startedAt: string;
-  endedAt: string;
-  outcome: 'finished' | 'thrownAway';
+/** An ended batch in a line of the Ledger. */
+export type LedgerRow = LedgerLine;
+
+/** A page of the Ledger. */
+export interface LedgerResponse {
+  /** how many there are of what was asked for */
+  total: number;
+  /** weights of all of them together, g, and the mean yield, % of green */
   greenG: number;
-  packedG: number | null;
+  packedG: number;
   yieldPercent: number | null;
-  nitritePpm: number;
-  pumpPercent: number | null;
-  by: string;
+  rows: LedgerRow[];
 }
+
+/** What a point in a trend is drawn by. */
+export type TrendPoint = Pick<LedgerLine, 'id' | 'code' | 'product' | 'endedAt' | 'yieldPercent' | 'saltPercent' | 'taste' | 'cureDays' | 'thicknessMm'>;
 
 /** Something that a log tells of and that the house learns from, unless it is left out. */
 interface LearntFrom {

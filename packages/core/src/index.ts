@@ -130,3 +130,6 @@ export * from './formats/loggerTime.js';
 export * from './formats/loggerFormat.js';
 export * from './formats/loggerRow.js';
 export * from './formats/loggerTally.js';
+export * from './book/deviations.js';
+export * from './book/bookLines.js';
+export * from './book/ledgerLine.js';

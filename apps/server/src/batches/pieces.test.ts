@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
-import { usualRequest, type BatchResponse, type FamilyMember, type LedgerRow } from '@bunkhouse/api';
+import { usualRequest, type BatchResponse, type FamilyMember, type LedgerResponse } from '@bunkhouse/api';
 import { replay } from '@bunkhouse/core';
 import { playBatch } from '@bunkhouse/demo';
 import { LogService } from '../log/logService.js';
@@ -63,7 +63,7 @@ describe('a batch that is cut in two', () => {
     const packed = await log(child.id, { kind: 'done', stepId: 'pack', values: { coreC: 2.5, packedG: 900 } });
     expect(packed.status).toBe(201);
     expect((await batchOf(parent.id)).entries).toHaveLength(parent.entries.length);
-    const rowOf = async () => ((await http().get('/api/ledger')).body as LedgerRow[]).find(({ id }) => id === child.id);
+    const rowOf = async () => ((await http().get('/api/ledger')).body as LedgerResponse).rows.find(({ id }) => id === child.id);
     const before = await rowOf();
     expect(before?.packedG).toBe(900);
     const weigh = parent.entries.find((entry) => entry.kind === 'done' && entry.stepId === 'weigh');

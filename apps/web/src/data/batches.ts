@@ -1,4 +1,4 @@
-import type { BatchRequest, BatchResponse, FamilyMember, HouseResponse, LedgerRow, LogEntryRequest } from '@bunkhouse/api';
+import type { BatchRequest, BatchResponse, FamilyMember, HouseResponse, LedgerResponse, LogEntryRequest, TrendPoint } from '@bunkhouse/api';
 import { replay, type BatchState } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
@@ -34,7 +34,21 @@ export function useBatch(id: string): { batch: Batch | undefined; error: Error |
 /** Every batch that was cut from the same one; asked for only where there was a cut. */
 export const useFamily = (id: string | null) => useSWR<FamilyMember[], Error>(id === null ? null : `${batchKey(id)}/family`, request).data;
 
-export const useLedger = () => useSWR<LedgerRow[], Error>(LEDGER, request, { refreshInterval: 30000 });
+/** What of the Ledger is asked for, in the words of an address: `product=pastrami&sort=yieldPercent`. */
+export const useLedger = (query: string) =>
+  useSWR<LedgerResponse, Error>(query === '' ? LEDGER : `${LEDGER}?${query}`, request, { refreshInterval: 30000, keepPreviousData: true });
+
+export const useTrends = (query: string) => useSWR<TrendPoint[], Error>(`${LEDGER}/trends${query === '' ? '' : `?${query}`}`, request, { keepPreviousData: true });
+
+/** Several batches whole, in the order of their ids. */
+export function useBatches(ids: readonly string[]): { batches: (Batch | undefined)[]; failed: boolean } {
+  const { data, error } = useSWR<BatchResponse[], Error>(ids.length === 0 ? null : ['batches', ...ids], () =>
+    Promise.all(ids.map((id) => request<BatchResponse>(batchKey(id)))),
+  );
+  const now = useNow();
+  const batches = useMemo(() => ids.map((_, i) => (data?.[i] === undefined ? undefined : { record: data[i], state: replay(data[i], now) })), [data, ids, now]);
+  return { batches, failed: error !== undefined };
+}
 
 export const useHouse = () => useSWR<HouseResponse, Error>('/api/house', request, { revalidateOnFocus: false });
 
@@ -64,6 +78,6 @@ async function refresh(batch: BatchResponse): Promise<void> {
     { revalidate: false },
   );
   void mutate(LIVE);
-  void mutate(LEDGER);
+  void mutate((key) => typeof key === 'string' && key.startsWith(LEDGER));
   learnAgain();
 }

@@ -112,3 +112,11 @@ export const cookPhases = (program: CookProgram): CookPhase[] =>
     ...(untilMin === undefined || i === program.length - 1 ? {} : { untilS: untilMin * 60 }),
     ...(untilCoreC === undefined || i === program.length - 1 ? {} : { untilCoreC }),
   }));
+
+/** A program in a line: `Smoke 107 °C, 5 h; Cook 125 °C to core 66 °C`. */
+export const programText = (program: CookProgram): string =>
+  program
+    .map(({ name, chamberC, untilMin, untilCoreC }) =>
+      [`${name} ${Math.round(chamberC)} °C`, untilMin === undefined ? '' : `, ${Number((untilMin / 60).toFixed(1))} h`, untilCoreC === undefined ? '' : ` to core ${Math.round(untilCoreC)} °C`].join(''),
+    )
+    .join('; ');

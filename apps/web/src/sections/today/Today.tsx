@@ -160,13 +160,13 @@ function JobList({ title, jobs, now }: { title: string; jobs: Job[]; now: number
 }
 
 function DoneToday({ batches, now }: { batches: Batch[]; now: number }) {
-  const { data: ledger } = useLedger();
+  const { data: ledger } = useLedger('');
   const done = batches
     .flatMap(({ record, state }) =>
       state.standing.filter((entry) => dayjs(entry.at).isSame(now, 'day')).map((entry) => ({ record, entry, title: titleOf(entry, state.steps) })),
     )
     .sort((a, b) => b.entry.at.localeCompare(a.entry.at));
-  const packed = (ledger ?? []).filter((row) => dayjs(row.endedAt).isSame(now, 'day'));
+  const packed = (ledger?.rows ?? []).filter((row) => dayjs(row.endedAt).isSame(now, 'day'));
   return (
     <section className="panel done-today" aria-label="Done today">
       <div className="ph">

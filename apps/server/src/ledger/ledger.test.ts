@@ -1,0 +1,79 @@
+import 'reflect-metadata';
+import { randomUUID } from 'node:crypto';
+import { usualRequest, type LedgerResponse, type TrendPoint } from '@bunkhouse/api';
+import type { Product } from '@bunkhouse/core';
+import { playBatch } from '@bunkhouse/demo';
+import Papa from 'papaparse';
+import { LogService } from '../log/logService.js';
+import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
+
+let house: TestHouse;
+const http = () => house.http();
+const now = Date.now();
+
+async function packed(product: Product, seed: number, by: string): Promise<void> {
+  const request = { ...usualRequest(product, { id: randomUUID(), by, startsAt: new Date(now - (40 + seed) * 86_400_000).toISOString() }) };
+  const { entries } = playBatch(request, { seed, cooks: [by], idOf: () => randomUUID(), until: now });
+  await http().post('/api/batches').send(request);
+  await house.app.get(LogService).writeAll(request.id, entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })));
+}
+
+beforeAll(async () => {
+  house = await openTestHouse();
+  await packed('canadian-bacon', 1, 'Juno');
+  await packed('pastrami', 2, 'Wren');
+  await packed('pastrami', 3, '=HYPERLINK("x")');
+}, 60_000);
+afterAll(() => house.close());
+
+const page = async (query: string) => (await http().get(`/api/ledger?${query}`)).body as LedgerResponse;
+
+describe('the Ledger', () => {
+  test('finds by any word, narrows by product, and says what all of it comes to', async () => {
+    const all = await page('');
+    expect(all.total).toBe(3);
+    expect(all.packedG).toBeCloseTo(all.rows.reduce((g, row) => g + (row.packedG ?? 0), 0), 6);
+    expect((await page('product=pastrami')).rows.map(({ product }) => product)).toEqual(['pastrami', 'pastrami']);
+    expect((await page('find=juno%20canadian')).rows.map(({ by }) => by)).toEqual(['Juno']);
+    expect((await page('find=%25')).total).toBe(0);
+    expect((await page('from=2100-01-01T00:00:00Z')).total).toBe(0);
+    expect((await page('skip=2')).rows).toHaveLength(1);
+  });
+
+  test.each(['yieldPercent', 'greenG', 'cureDays', 'code', 'endedAt', 'by'] as const)('sorted by %s it goes up and down', async (sort) => {
+    const values = async (order: string) => (await page(`sort=${sort}&order=${order}`)).rows.map((row) => row[sort] ?? 0);
+    const up = await values('up');
+    expect([...up].sort((a, b) => (typeof a === 'number' ? Number(a) - Number(b) : String(a).toLowerCase() < String(b).toLowerCase() ? -1 : 1))).toEqual(up);
+    expect(await values('down')).toEqual([...up].reverse());
+  });
+
+  test.each(["sort=row'--", 'order=sideways', 'product=sausage', 'skip=-1', 'skip=x', 'from=yesterday', 'deviating=no', 'what=else', `find=${'a'.repeat(81)}`])(
+    'asked for %s it says what is wrong',
+    async (query) => {
+      expect((await http().get(`/api/ledger?${query}`)).status).toBe(400);
+    },
+  );
+
+  test('a trend has a point for each batch, oldest first', async () => {
+    const points = (await http().get('/api/ledger/trends')).body as TrendPoint[];
+    expect(points).toHaveLength(3);
+    expect(points.map(({ endedAt }) => endedAt)).toEqual(points.map(({ endedAt }) => endedAt).sort());
+    expect(points.every(({ saltPercent, thicknessMm }) => saltPercent > 0 && thicknessMm > 0)).toBe(true);
+  });
+
+  test('as a file it has every line, and no cell is a formula', async () => {
+    const { text, headers } = await http().get('/api/ledger.csv?sort=code&order=up');
+    expect(headers['content-type']).toMatch(/^text\/csv/);
+    const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true });
+    expect(data).toHaveLength(3);
+    expect(data.map(({ by }) => by)).toContain(`'=HYPERLINK("x")`);
+    expect(Number(data[0]?.green_g)).toBe((await page('sort=code&order=up')).rows[0]?.greenG);
+  });
+
+  test('lines of an older version are made again when the house is opened', async () => {
+    await house.database.query(`UPDATE ledger_line SET row = row - 'deviations' - 'cureDays'`);
+    const { LedgerService } = await import('./ledgerService.js');
+    await house.app.get(LedgerService).onModuleInit();
+    expect((await page('')).rows.every(({ cureDays, deviations }) => cureDays !== null && deviations >= 0)).toBe(true);
+  });
+});

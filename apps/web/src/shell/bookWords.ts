@@ -1,0 +1,28 @@
+import type { BookLine, BookUnit } from '@bunkhouse/core';
+import { digits, inWords } from './quantities';
+import type { Preferences } from './preferences';
+import { SCHOOL_WORDS, VERDICT_WORDS } from './tradeWords';
+
+const QUANTITIES = { g: 'mass', mm: 'length', C: 'temperature' } as const;
+const SIGNS: Readonly<Record<Exclude<BookUnit, 'g' | 'mm' | 'C'>, readonly [sign: string, places: number]>> = {
+  '%': ['%', 2],
+  ppm: ['ppm', 1],
+  d: ['days', 1],
+  h: ['h', 1],
+  min: ['min', 0],
+  count: ['', 0],
+};
+
+const WORDS: Readonly<Record<string, string>> = {
+  ...VERDICT_WORDS,
+  ...Object.fromEntries(Object.entries(SCHOOL_WORDS).map(([school, [name]]) => [school, name])),
+};
+
+/** A cell of the book: `2 600 g`, `right`, or a dash. */
+export function bookCell(value: number | string | null, unit: BookLine['unit'], shown: Preferences): string {
+  if (value === null) return '–';
+  if (typeof value === 'string') return unit === '%' ? `${value} %` : (WORDS[value] ?? value);
+  if (unit === 'g' || unit === 'mm' || unit === 'C') return inWords(value, QUANTITIES[unit], shown);
+  const [sign, places] = unit === null ? ['', 2] : SIGNS[unit];
+  return `${digits(value, places)} ${sign}`.trim();
+}
