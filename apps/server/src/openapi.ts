@@ -42,21 +42,24 @@ const RESPONSES: Record<string, Schema> = {
     description: 'done and skipped name a stepId, correction and withdrawn the entry they replace; done and correction carry values in g and °C',
     additionalProperties: true,
   },
-  BatchResponse: object({
-    id: { type: 'string', format: 'uuid' },
-    code: text,
-    design: { type: 'object', additionalProperties: true, description: 'what was decided at the start' },
-    process: { type: 'object', additionalProperties: true, description: 'the steps, as they were when the batch was started' },
-    entries: { type: 'array', items: { $ref: '#/components/schemas/LogEntry' } },
-    createdBy: text,
-    createdAt: instant,
-    origin: object({
-      batchId: { type: 'string', format: 'uuid' },
+  BatchResponse: object(
+    {
+      id: { type: 'string', format: 'uuid' },
       code: text,
-      sharedEntries: { type: 'integer', description: 'the first entries of the log, which the two share' },
-      line: { type: 'array', items: { type: 'string', format: 'uuid' }, description: 'every batch that it was cut from, the nearest first' },
-    }),
-  }, ['origin']),
+      design: { type: 'object', additionalProperties: true, description: 'what was decided at the start' },
+      process: { type: 'object', additionalProperties: true, description: 'the steps, as they were when the batch was started' },
+      entries: { type: 'array', items: { $ref: '#/components/schemas/LogEntry' } },
+      createdBy: text,
+      createdAt: instant,
+      origin: object({
+        batchId: { type: 'string', format: 'uuid' },
+        code: text,
+        sharedEntries: { type: 'integer', description: 'the first entries of the log, which the two share' },
+        line: { type: 'array', items: { type: 'string', format: 'uuid' }, description: 'every batch that it was cut from, the nearest first' },
+      }),
+    },
+    ['origin'],
+  ),
   FamilyMember: object({
     id: { type: 'string', format: 'uuid' },
     code: text,

@@ -6,6 +6,7 @@ import '@fontsource/barlow-condensed/latin-600.css';
 import './shell/tokens.css';
 import './shell/look.css';
 import './shell/bench.css';
+import './shell/paper.css';
 import './shell/calendar.css';
 import './shell/pit.css';
 import { ThemeProvider } from '@mui/material/styles';

@@ -4,7 +4,21 @@ import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-va
 import { IsInstant } from './isInstant.js';
 
 /** What the Ledger is sorted by. */
-export const LEDGER_SORTS = ['endedAt', 'startedAt', 'code', 'name', 'greenG', 'packedG', 'yieldPercent', 'nitritePpm', 'pumpPercent', 'saltPercent', 'cureDays', 'deviations', 'by'] as const;
+export const LEDGER_SORTS = [
+  'endedAt',
+  'startedAt',
+  'code',
+  'name',
+  'greenG',
+  'packedG',
+  'yieldPercent',
+  'nitritePpm',
+  'pumpPercent',
+  'saltPercent',
+  'cureDays',
+  'deviations',
+  'by',
+] as const;
 export type LedgerSort = (typeof LEDGER_SORTS)[number];
 
 /** So many lines at a time. */

@@ -1,4 +1,15 @@
-import { CURE_1, houseRules, NO_CURE, requireInstants, requireStores, RULE_SETS, type BatchDesign, type RuleSet, type School, type Section } from '@bunkhouse/core';
+import {
+  CURE_1,
+  houseRules,
+  NO_CURE,
+  requireInstants,
+  requireStores,
+  RULE_SETS,
+  type BatchDesign,
+  type RuleSet,
+  type School,
+  type Section,
+} from '@bunkhouse/core';
 import type { BatchRequest, PieceRequest } from './batchRequest.js';
 
 const PIECE_CODES = 'ABCDEFGHIJKL';

@@ -133,3 +133,4 @@ export * from './formats/loggerTally.js';
 export * from './book/deviations.js';
 export * from './book/bookLines.js';
 export * from './book/ledgerLine.js';
+export * from './book/packLabel.js';

@@ -131,13 +131,18 @@ export class BatchesService {
     const { stepAt: _stepAt, stores: _stores, readyBy: _readyBy, program: _program, ...design } = whole.design;
     const met = state.steps.some(({ spec, closing }) => Object.hasOwn(MIX_STEP_BRINE, spec.id) && closing !== null);
     const part = met ? design : beforeTheBrine(design, process, share * (state.firstGreenG[after.event.piece] ?? 0));
-    const own: BatchDesign = { ...part, product: process.product, ...(request.recipe === undefined ? (whole.design.program === undefined ? {} : { program: whole.design.program }) : {}) };
+    const own: BatchDesign = {
+      ...part,
+      product: process.product,
+      ...(request.recipe === undefined ? (whole.design.program === undefined ? {} : { program: whole.design.program }) : {}),
+    };
     const parts = await manager.getRepository(BatchEntity).countBy({ cutFrom: whole.id });
     const record = { id: after.event.to, code: `${whole.code}${PART_LETTERS[parts] ?? `-${parts + 2}`}`, design: own, process };
     const origin = { batchId: whole.id, code: whole.code, sharedEntries: after.seq, line: [whole.id, ...(whole.origin?.line ?? [])] };
     const stops = replay({ ...record, origin, entries: [...whole.entries, after] }, Date.parse(after.at)).findings.filter(({ level }) => level === 'stop');
     if (stops.length > 0) throw refused(stops.map(({ message }) => ({ field: 'recipe', message })));
-    if (await manager.getRepository(BatchEntity).existsBy({ id: record.id })) throw overtaken([{ field: 'event.to', message: 'That part is a batch already.' }]);
+    if (await manager.getRepository(BatchEntity).existsBy({ id: record.id }))
+      throw overtaken([{ field: 'event.to', message: 'That part is a batch already.' }]);
     await manager.getRepository(BatchEntity).insert({
       ...record,
       createdBy: after.by,

@@ -26,7 +26,10 @@ async function brisket(stopBefore: string): Promise<BatchResponse> {
   const request = usualRequest('pastrami', { id: randomUUID(), by: 'Wren', startsAt: new Date(now - 20 * 86_400_000).toISOString() });
   const { entries } = playBatch(request, { seed: 3, cooks: ['Wren'], idOf: () => randomUUID(), stopBefore, until: now });
   await http().post('/api/batches').send(request);
-  await house.app.get(LogService).writeAll(request.id, entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })));
+  await house.app.get(LogService).writeAll(
+    request.id,
+    entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })),
+  );
   return batchOf(request.id);
 }
 

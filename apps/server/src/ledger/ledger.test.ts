@@ -15,7 +15,10 @@ async function packed(product: Product, seed: number, by: string): Promise<void>
   const request = { ...usualRequest(product, { id: randomUUID(), by, startsAt: new Date(now - (40 + seed) * 86_400_000).toISOString() }) };
   const { entries } = playBatch(request, { seed, cooks: [by], idOf: () => randomUUID(), until: now });
   await http().post('/api/batches').send(request);
-  await house.app.get(LogService).writeAll(request.id, entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })));
+  await house.app.get(LogService).writeAll(
+    request.id,
+    entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })),
+  );
 }
 
 beforeAll(async () => {
@@ -32,7 +35,10 @@ describe('the Ledger', () => {
   test('finds by any word, narrows by product, and says what all of it comes to', async () => {
     const all = await page('');
     expect(all.total).toBe(3);
-    expect(all.packedG).toBeCloseTo(all.rows.reduce((g, row) => g + (row.packedG ?? 0), 0), 6);
+    expect(all.packedG).toBeCloseTo(
+      all.rows.reduce((g, row) => g + (row.packedG ?? 0), 0),
+      6,
+    );
     expect((await page('product=pastrami')).rows.map(({ product }) => product)).toEqual(['pastrami', 'pastrami']);
     expect((await page('find=juno%20canadian')).rows.map(({ by }) => by)).toEqual(['Juno']);
     expect((await page('find=%25')).total).toBe(0);

@@ -48,7 +48,13 @@ export class LedgerService implements OnModuleInit {
         .addSelect(`avg((line.row->>'yieldPercent')::float8)`, 'yield')
         .getRawMany<{ total: string; green: number; packed: number; yield: number | null }>(),
     ]);
-    return { total: Number(all?.total ?? 0), greenG: all?.green ?? 0, packedG: all?.packed ?? 0, yieldPercent: all?.yield ?? null, rows: lines.map(({ row }) => row) };
+    return {
+      total: Number(all?.total ?? 0),
+      greenG: all?.green ?? 0,
+      packedG: all?.packed ?? 0,
+      yieldPercent: all?.yield ?? null,
+      rows: lines.map(({ row }) => row),
+    };
   }
 
   /** Everything that was asked for, a part at a time. */

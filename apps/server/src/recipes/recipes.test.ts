@@ -12,7 +12,10 @@ beforeAll(async () => {
 afterAll(() => house.close());
 
 const loin = STARTER_RECIPES.find(({ id }) => id === 'canadian-bacon')?.recipe as Recipe;
-const keep = (asked: object) => http().post('/api/recipes').send({ id: randomUUID(), after: 0, recipe: loin, by: 'Wren', ...asked });
+const keep = (asked: object) =>
+  http()
+    .post('/api/recipes')
+    .send({ id: randomUUID(), after: 0, recipe: loin, by: 'Wren', ...asked });
 const message = ({ body }: { body: unknown }) => (body as { message: string }).message;
 const all = async () => (await http().get('/api/recipes')).body as RecipeResponse[];
 

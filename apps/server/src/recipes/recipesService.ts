@@ -45,7 +45,9 @@ export class RecipesService implements OnModuleInit {
     return recipes.map(({ id, putAway }) => ({
       id,
       putAway,
-      versions: versions.filter(({ recipeId }) => recipeId === id).map(({ version, recipe, reason, by, at }) => ({ version, recipe, reason, by, at: at.toISOString() })),
+      versions: versions
+        .filter(({ recipeId }) => recipeId === id)
+        .map(({ version, recipe, reason, by, at }) => ({ version, recipe, reason, by, at: at.toISOString() })),
     }));
   }
 

@@ -38,7 +38,8 @@ export const useFamily = (id: string | null) => useSWR<FamilyMember[], Error>(id
 export const useLedger = (query: string) =>
   useSWR<LedgerResponse, Error>(query === '' ? LEDGER : `${LEDGER}?${query}`, request, { refreshInterval: 30000, keepPreviousData: true });
 
-export const useTrends = (query: string) => useSWR<TrendPoint[], Error>(`${LEDGER}/trends${query === '' ? '' : `?${query}`}`, request, { keepPreviousData: true });
+export const useTrends = (query: string) =>
+  useSWR<TrendPoint[], Error>(`${LEDGER}/trends${query === '' ? '' : `?${query}`}`, request, { keepPreviousData: true });
 
 /** Several batches whole, in the order of their ids. */
 export function useBatches(ids: readonly string[]): { batches: (Batch | undefined)[]; failed: boolean } {

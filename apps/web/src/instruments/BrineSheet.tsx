@@ -1,4 +1,15 @@
-import { BRINE_NAMES, floatReading, NO_CURE, SIXTY_F_C, splitWater, sum, type BatchDesign, type BatchFacts, type BrineFigures, type Process } from '@bunkhouse/core';
+import {
+  BRINE_NAMES,
+  floatReading,
+  NO_CURE,
+  SIXTY_F_C,
+  splitWater,
+  sum,
+  type BatchDesign,
+  type BatchFacts,
+  type BrineFigures,
+  type Process,
+} from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../shell/preferences';
 import { digits, inWords, type Quantity } from '../shell/quantities';
@@ -19,7 +30,7 @@ export function BrineSheet({ figures, design, process, facts }: { figures: Brine
       note: `${digits(gPerKg, 1)} g for each kg of meat`,
       grams: (gPerKg * sum(facts?.greenG ?? {})) / 1000,
       quantity: 'smallMass' as const,
-      step: design.meatScaleStepG,
+      step: design.cureScaleStepG,
     })),
     {
       name: design.cure.name,

@@ -31,16 +31,36 @@ const SHAPES: Readonly<Record<Product, string>> = {
   'cured-beef': 'M-5.500-2L0-6L5.500-2L3.500 5H-3.500Z',
 };
 
-/** Batches as marks over two measures: each can be tapped. `mean`: a line through the mean of so many neighbours. */
-export function ScatterChart({ title, aside, x, y, points, mean }: { title: string; aside: string; x: Axis; y: Axis; points: readonly ScatterPoint[]; mean?: number }) {
+/** Batches as marks over two measures: each can be tapped. `mean`: for each product a line through the mean of so many neighbours. */
+export function ScatterChart({
+  title,
+  aside,
+  x,
+  y,
+  points,
+  mean,
+}: {
+  title: string;
+  aside: string;
+  x: Axis;
+  y: Axis;
+  points: readonly ScatterPoint[];
+  mean?: number;
+}) {
   const [svg, width] = useWidth<SVGSVGElement>(900);
   const navigate = useNavigate();
-  const across = scaleOf(x, points.map((point) => point.x), [INSET.left, width - INSET.right]);
-  const up = scaleOf(y, points.map((point) => point.y), [HEIGHT - INSET.bottom, INSET.top]);
+  const across = scaleOf(
+    x,
+    points.map((point) => point.x),
+    [INSET.left, width - INSET.right],
+  );
+  const up = scaleOf(
+    y,
+    points.map((point) => point.y),
+    [HEIGHT - INSET.bottom, INSET.top],
+  );
   const kinds = [...new Set(points.map(({ kind }) => kind))].sort();
-  const sorted = [...points].sort((a, b) => a.x - b.x);
-  const middle = mean === undefined || points.length < mean ? [] : sorted.map((_, i) => meanAt(sorted, i, mean));
-  const path = middle.map((point) => `${across.at(point.x)} ${up.at(point.y)}`).join('L');
+  const lines = mean === undefined ? [] : kinds.map((kind) => linePath(points.filter((point) => point.kind === kind), mean, across, up));
   return (
     <figure className="panel scatter" aria-label={title}>
       <div className="ph">
@@ -71,7 +91,9 @@ export function ScatterChart({ title, aside, x, y, points, mean }: { title: stri
             {y.label}
           </text>
         )}
-        {path !== '' && <path className="mean" d={`M${path}`} />}
+        {lines.map((path, i) => (
+          <path key={kinds[i]} className="mean" d={path} />
+        ))}
         {points.map((point) => (
           <a
             key={point.id}
@@ -100,6 +122,14 @@ export function ScatterChart({ title, aside, x, y, points, mean }: { title: stri
       </figcaption>
     </figure>
   );
+}
+
+/** A line through the means of the points of one kind; none where there are too few. */
+function linePath(points: readonly ScatterPoint[], mean: number, across: Scale, up: Scale): string {
+  const sorted = [...points].sort((a, b) => a.x - b.x);
+  if (sorted.length < mean) return '';
+  const middle = sorted.map((_, i) => meanAt(sorted, i, mean));
+  return `M${middle.map((point) => `${across.at(point.x)} ${up.at(point.y)}`).join('L')}`;
 }
 
 /** The mean of the neighbours of a point, itself in the middle. */

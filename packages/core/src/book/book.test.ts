@@ -5,6 +5,7 @@ import { replay, type BatchRecord } from '../process/replay.js';
 import { bookLines, sideBySide } from './bookLines.js';
 import { deviations } from './deviations.js';
 import { ledgerLine } from './ledgerLine.js';
+import { packLabel } from './packLabel.js';
 
 const START = Date.parse('2026-10-05T07:00:00.000Z');
 const done = loggedFrom(START);
@@ -76,7 +77,11 @@ describe('what the book says of a batch', () => {
 describe('deviations', () => {
   test('a gate that was passed with a reason, a step left out, a correction and its taking back, each with what was written', () => {
     const pull = whole().entries.find((entry) => entry.kind === 'done' && entry.stepId === 'pull');
-    const soft: LogEntry = { ...(pull as LogEntry & { kind: 'done' }), values: { 'pulledG:A': 2710, firmness: 'soft', smell: 'fresh' }, reason: 'Only at one end' };
+    const soft: LogEntry = {
+      ...(pull as LogEntry & { kind: 'done' }),
+      values: { 'pulledG:A': 2710, firmness: 'soft', smell: 'fresh' },
+      reason: 'Only at one end',
+    };
     const base = whole({ [soft.id]: soft });
     const written = { by: 'Juno', at: new Date(START).toISOString(), recordedAt: new Date(START).toISOString() };
     const entries: LogEntry[] = [
@@ -105,5 +110,28 @@ describe('side by side', () => {
     const packed = whole({ [whole().entries.at(-1)?.id ?? '']: done(19, 'pack', 4 + 15 * DAY + 30, { coreC: 2.5, packedG: 2100 }) });
     const heavier = sideBySide([whole(), packed].map((of) => bookLines(of, stateOf(of))));
     expect(heavier.filter(({ differs }) => differs).map(({ key }) => key)).toEqual(['packed', 'yield']);
+  });
+});
+
+describe('what stands on a pack', () => {
+  const label = (of: BatchRecord) => packLabel(of, stateOf(of));
+  test('ingredients by falling weight: 110 g of water taken up, 2.2 % salt, 1.1 % sugar, spice, and the preservative last', () => {
+    expect(label(whole()).ingredients).toEqual(['pork', 'water', 'salt', 'sugar', 'coriander seed', 'sodium nitrite (preservative)']);
+  });
+
+  test('what was not read to be cooked through is cooked before it is eaten', () => {
+    expect(label(whole()).keeping).toEqual(['Keep at 4 °C or below.', 'Fully cooked.']);
+    const cool = done(13, 'core', 4 + 14 * DAY + 20, { probeC: 62, instant1C: 61, instant2C: 60, instant3C: 60 });
+    expect(label(whole({ [cool.id]: cool })).keeping).toContain('Cook before eating.');
+    const begun = record(begunFrom(START));
+    expect(label(begun).keeping).toContain('Cook before eating.');
+  });
+
+  test('without a cure it says so, names no preservative, and keeps days', () => {
+    const salted = {
+      ...whole(),
+      design: { ...whole().design, nitritePpm: 0, cure: { name: 'No cure', nitritePercent: 0, nitratePercent: 0, saltPercent: 0 } },
+    };
+    expect(label(salted)).toMatchObject({ keepsDays: 4, ingredients: expect.not.arrayContaining(['sodium nitrite (preservative)']) as string[] });
   });
 });

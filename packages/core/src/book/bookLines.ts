@@ -64,7 +64,14 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('cure', 'school', 'School', null, record.design.school.kind, school.kind),
     line('cure', 'salt', 'Salt when even', '%', record.design.saltPercent, facts.brines.every(({ weighed }) => weighed) ? figures.salt.value : null),
     line('cure', 'sugar', 'Sugar, of meat and water', '%', record.design.sugarPercent, null),
-    line('cure', 'nitrite', 'Nitrite, ingoing', 'ppm', record.design.nitritePpm, facts.brines.some(({ weighed }) => weighed) ? figures.nitrite.applies.value : null),
+    line(
+      'cure',
+      'nitrite',
+      'Nitrite, ingoing',
+      'ppm',
+      record.design.nitritePpm,
+      facts.brines.some(({ weighed }) => weighed) ? figures.nitrite.applies.value : null,
+    ),
     line('cure', 'pump', 'Pumped, of green', '%', school.kind === 'pumpAndCover' ? school.pumpPercent + school.repumpPercent : null, mean(pumped)),
     line('cure', 'days', 'Days of cure', 'd', record.design.cureDays, curedH === null ? null : curedH / 24),
     line('cure', 'pulled', 'Pulled weight', 'g', null, whole(facts.pulledG)),
@@ -85,7 +92,9 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
 }
 
 /** Lines of several batches side by side, in the order of the work; `differs` where what was planned or what happened is not the same in all. */
-export function sideBySide(batches: readonly (readonly BookLine[])[]): (Omit<BookLine, 'planned' | 'actual'> & { cells: Pick<BookLine, 'planned' | 'actual'>[]; differs: boolean })[] {
+export function sideBySide(
+  batches: readonly (readonly BookLine[])[],
+): (Omit<BookLine, 'planned' | 'actual'> & { cells: Pick<BookLine, 'planned' | 'actual'>[]; differs: boolean })[] {
   const keys = [...new Set(batches.flatMap((lines) => lines.map(({ key }) => key)))];
   return keys.flatMap((key) => {
     const found = batches.map((lines) => lines.find((line) => line.key === key));

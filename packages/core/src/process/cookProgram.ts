@@ -117,6 +117,10 @@ export const cookPhases = (program: CookProgram): CookPhase[] =>
 export const programText = (program: CookProgram): string =>
   program
     .map(({ name, chamberC, untilMin, untilCoreC }) =>
-      [`${name} ${Math.round(chamberC)} °C`, untilMin === undefined ? '' : `, ${Number((untilMin / 60).toFixed(1))} h`, untilCoreC === undefined ? '' : ` to core ${Math.round(untilCoreC)} °C`].join(''),
+      [
+        `${name} ${Math.round(chamberC)} °C`,
+        untilMin === undefined ? '' : `, ${Number((untilMin / 60).toFixed(1))} h`,
+        untilCoreC === undefined ? '' : ` to core ${Math.round(untilCoreC)} °C`,
+      ].join(''),
     )
     .join('; ');

@@ -48,10 +48,16 @@ function splitFaults(event: Extract<PieceEvent, { act: 'split' }>, piece: PieceN
   if (typeof event.to !== 'string' || !/^[0-9a-f-]{36}$/.test(event.to)) return [{ field: 'event.to', message: 'The other part needs to be a batch.' }];
   const faults = [...weightFault('event.staysG', 'What stays', event.staysG, true), ...weightFault('event.goesG', 'What goes', event.goesG, true)];
   if (faults.length > 0) return faults;
-  if (inTheBrine(state, at)) return [{ field: 'entry', message: 'It lies in the brine: cut it before it goes in, or when it is pulled. Two parts would cure at two speeds.' }];
+  if (inTheBrine(state, at))
+    return [{ field: 'entry', message: 'It lies in the brine: cut it before it goes in, or when it is pulled. Two parts would cure at two speeds.' }];
   const share = (event.staysG + event.goesG) / piece.greenG;
   if (share < OF_GREEN.low || share > OF_GREEN.high)
-    return [{ field: 'event.goesG', message: `Together that is ${Math.round(event.staysG + event.goesG)} g of a piece of ${Math.round(piece.greenG)} g green. Look at the unit and weigh again.` }];
+    return [
+      {
+        field: 'event.goesG',
+        message: `Together that is ${Math.round(event.staysG + event.goesG)} g of a piece of ${Math.round(piece.greenG)} g green. Look at the unit and weigh again.`,
+      },
+    ];
   return [];
 }
 

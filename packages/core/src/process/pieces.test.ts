@@ -28,7 +28,15 @@ class Hands {
     this.record = {
       id: 'parent',
       code: 'PB-1',
-      design: { ...usual, pieces: [{ ...piece, greenG: 4000 }, { ...piece, code: 'B', greenG: 2000 }], school: { kind: 'equilibrium', waterG: 3000 }, ...design },
+      design: {
+        ...usual,
+        pieces: [
+          { ...piece, greenG: 4000 },
+          { ...piece, code: 'B', greenG: 2000 },
+        ],
+        school: { kind: 'equilibrium', waterG: 3000 },
+        ...design,
+      },
       process: processFor('pastrami'),
       entries: [],
     };
@@ -59,7 +67,16 @@ class Hands {
   cured(): this {
     this.done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
     const [brine] = this.state(0).facts.brines;
-    this.done('mix', { waterG: 3000, saltG: Math.round((brine?.saltG ?? 0) / 5) * 5, sugarG: Math.round((brine?.sugarG ?? 0) / 5) * 5, cureG: Number((brine?.cureG ?? 0).toFixed(1)) }, 1);
+    this.done(
+      'mix',
+      {
+        waterG: 3000,
+        saltG: Math.round((brine?.saltG ?? 0) / 5) * 5,
+        sugarG: Math.round((brine?.sugarG ?? 0) / 5) * 5,
+        cureG: Number((brine?.cureG ?? 0).toFixed(1)),
+      },
+      1,
+    );
     return this.done('meat-in', { brineC: 3 }, 4).done('pull', { 'pulledG:A': 4160, 'pulledG:B': 2080, firmness: 'firm', smell: 'fresh' }, 4 + 9 * 24);
   }
 }
@@ -76,26 +93,29 @@ describe('green weight that is left of each piece', () => {
   test('cut again and again, tied together and thrown away: no gram is made or lost but what was thrown away', () => {
     const share = fc.double({ min: 0.1, max: 0.9, noNaN: true });
     fc.assert(
-      fc.property(fc.array(fc.record({ share, piece: fc.constantFrom('A', 'B', 'C'), act: fc.constantFrom('split', 'joined', 'dropped') }), { maxLength: 12 }), (acts) => {
-        const first = { A: 4000, B: 2000, C: 900 };
-        const facts = acts.map(({ share: s, piece, act }, i): PieceFact => {
-          const event: PieceEvent =
-            act === 'split'
-              ? { act, piece, staysG: 1000 * (1 - s), goesG: 1000 * s, to: `child ${i}` }
-              : act === 'joined'
-                ? { act, piece, to: piece === 'A' ? 'B' : 'A' }
-                : { act: 'dropped', piece };
-          return { at: i, event, isOurs: false };
-        });
-        let goneG = 0;
-        facts.forEach(({ event }, i) => {
-          const before = greenAt(first, facts.slice(0, i));
-          const g = before[event.piece] ?? 0;
-          if (event.act === 'split') goneG += (g * event.goesG) / (event.staysG + event.goesG);
-          if (event.act === 'dropped') goneG += g;
-        });
-        expect(sum(greenAt(first, facts)) + goneG).toBeCloseTo(6900, 6);
-      }),
+      fc.property(
+        fc.array(fc.record({ share, piece: fc.constantFrom('A', 'B', 'C'), act: fc.constantFrom('split', 'joined', 'dropped') }), { maxLength: 12 }),
+        (acts) => {
+          const first = { A: 4000, B: 2000, C: 900 };
+          const facts = acts.map(({ share: s, piece, act }, i): PieceFact => {
+            const event: PieceEvent =
+              act === 'split'
+                ? { act, piece, staysG: 1000 * (1 - s), goesG: 1000 * s, to: `child ${i}` }
+                : act === 'joined'
+                  ? { act, piece, to: piece === 'A' ? 'B' : 'A' }
+                  : { act: 'dropped', piece };
+            return { at: i, event, isOurs: false };
+          });
+          let goneG = 0;
+          facts.forEach(({ event }, i) => {
+            const before = greenAt(first, facts.slice(0, i));
+            const g = before[event.piece] ?? 0;
+            if (event.act === 'split') goneG += (g * event.goesG) / (event.staysG + event.goesG);
+            if (event.act === 'dropped') goneG += g;
+          });
+          expect(sum(greenAt(first, facts)) + goneG).toBeCloseTo(6900, 6);
+        },
+      ),
     );
   });
 });
@@ -134,7 +154,15 @@ describe('a brisket that is cut when it is pulled, one half boiled, the other sm
 
   test('what was written before the cut is put right in the log that it was written in, for both', () => {
     const [weigh] = hands.record.entries;
-    const draft: EntryDraft = { id: 'c', kind: 'correction', replaces: weigh?.id ?? '', values: { 'greenG:A': 4100, 'greenG:B': 2000 }, reason: 'Read wrongly', by: 'Wren', at: at(0) };
+    const draft: EntryDraft = {
+      id: 'c',
+      kind: 'correction',
+      replaces: weigh?.id ?? '',
+      values: { 'greenG:A': 4100, 'greenG:B': 2000 },
+      reason: 'Read wrongly',
+      by: 'Wren',
+      at: at(0),
+    };
     expect(checkEntry(child, draft, START + 2000 * HOUR_MS)[0]?.message).toMatch(/written for PB-1, which this was cut from/);
     expect(checkEntry(hands.record, draft, START + 2000 * HOUR_MS)).toEqual([]);
     const corrected: LogEntry = { ...draft, seq: 6, recordedAt: at(500) } as LogEntry;
@@ -149,7 +177,15 @@ describe('a brisket that is cut when it is pulled, one half boiled, the other sm
   });
 
   test('a part of the part has its share of the share', () => {
-    const again: LogEntry = { id: 'g', kind: 'pieces', event: { act: 'split', piece: 'A', staysG: 1300, goesG: 1300, to: 'grandchild' }, seq: 6, by: 'Wren', at: at(230), recordedAt: at(230) };
+    const again: LogEntry = {
+      id: 'g',
+      kind: 'pieces',
+      event: { act: 'split', piece: 'A', staysG: 1300, goesG: 1300, to: 'grandchild' },
+      seq: 6,
+      by: 'Wren',
+      at: at(230),
+      recordedAt: at(230),
+    };
     const grandchild: BatchRecord = {
       ...child,
       id: 'grandchild',

@@ -32,7 +32,12 @@ describe('the starter recipes', () => {
     expect(state.steps.at(-1)?.spec.id).toBe('pack');
     // Every step but the first follows one that is there.
     const ids = new Set(state.steps.map(({ spec }) => spec.id));
-    expect(state.steps.slice(1).filter(({ spec }) => !ids.has(spec.after.step)).map(({ spec }) => spec.id)).toEqual([]);
+    expect(
+      state.steps
+        .slice(1)
+        .filter(({ spec }) => !ids.has(spec.after.step))
+        .map(({ spec }) => spec.id),
+    ).toEqual([]);
   });
 
   test('in both schools that start by weight each product can be planned, but curing salt and ready mix as the pickle', () => {

@@ -225,12 +225,21 @@ const SIZE: NumberRule = { min: 5, max: 400, unit: 'mm' };
 
 /** Round or flat, as New batch asks for it. */
 function requireUsualSection(section: Record<string, unknown>): Section {
-  const fat = section.fatCapMm === undefined ? {} : { fatCapMm: named('piece.section.fatCapMm', 'Fat left on', section.fatCapMm, { min: 0, max: 60, unit: 'mm' }) };
+  const fat =
+    section.fatCapMm === undefined ? {} : { fatCapMm: named('piece.section.fatCapMm', 'Fat left on', section.fatCapMm, { min: 0, max: 60, unit: 'mm' }) };
   const boneMm =
     section.bone === undefined
       ? undefined
-      : named('piece.section.bone.diameterMm', 'Bone', record('piece.section.bone', section.bone, 'How far across is the bone?').diameterMm, { above: 0, max: 150, unit: 'mm' });
-  const rest = { ...(boneMm === undefined ? {} : { bone: { diameterMm: boneMm } }), ...(section.closedSide === undefined ? {} : { closedSide: 'top' as const }), ...fat };
+      : named('piece.section.bone.diameterMm', 'Bone', record('piece.section.bone', section.bone, 'How far across is the bone?').diameterMm, {
+          above: 0,
+          max: 150,
+          unit: 'mm',
+        });
+  const rest = {
+    ...(boneMm === undefined ? {} : { bone: { diameterMm: boneMm } }),
+    ...(section.closedSide === undefined ? {} : { closedSide: 'top' as const }),
+    ...fat,
+  };
   if (section.shape === 'slab') return { shape: 'slab', thicknessMm: named('piece.section.thicknessMm', 'Thickness', section.thicknessMm, SIZE), ...rest };
   if (section.shape === 'round') return { shape: 'round', diameterMm: named('piece.section.diameterMm', 'Diameter', section.diameterMm, SIZE), ...rest };
   throw new InputError('piece.section.shape', 'Round or flat?');

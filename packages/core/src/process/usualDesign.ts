@@ -7,8 +7,7 @@ import { processFor } from './processes.js';
 const USUAL_PPM = 150;
 
 /** A design with a product's usual values: what New batch starts from. */
-export const usualDesign = (product: string, startsAt: string, schoolKind?: School['kind']): BatchDesign =>
-  designOf(processFor(product), startsAt, schoolKind);
+export const usualDesign = (product: string, startsAt: string, schoolKind?: School['kind']): BatchDesign => designOf(processFor(product), startsAt, schoolKind);
 
 /** A batch of one piece with the usual values of a process. */
 export function designOf(process: Process, startsAt: string, schoolKind?: School['kind']): BatchDesign {

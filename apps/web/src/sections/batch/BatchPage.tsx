@@ -108,6 +108,18 @@ function WholeBatch({ batch }: { batch: Batch }) {
           <Readings figures={figures} facts={state.facts} />
         </div>
         <PiecesPanel batch={batch} />
+        <nav className="paper-links" aria-label="On paper">
+          <span className="label">On paper</span>
+          <Link className="lnk" to={`/batches/${batch.record.id}/record`}>
+            Batch record
+          </Link>
+          <Link className="lnk" to={`/batches/${batch.record.id}/mixing-card`}>
+            Mixing card
+          </Link>
+          <Link className="lnk" to={`/batches/${batch.record.id}/labels`}>
+            Labels
+          </Link>
+        </nav>
         <LogPanel batch={batch} />
       </div>
     </div>
@@ -133,7 +145,8 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
       <div>
         <h1 className="title">{record.code}</h1>
         <p>
-          <RecipeOf process={record.process} />, {tagWeight(green, preferences)} green, {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
+          <RecipeOf process={record.process} />, {tagWeight(green, preferences)} green,{' '}
+          {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
         </p>
       </div>
       {state.station !== null && PIT_STATIONS.includes(state.station) && (

@@ -52,7 +52,12 @@ export function PiecesPanel({ batch }: { batch: Batch }) {
                   [
                     ['shape', 'Trim, bone, tie'],
                     ['split', 'Cut in two'],
-                    ...(state.pieces.length > 1 ? ([['join', 'Tie to another'], ['drop', 'It leaves']] as const) : []),
+                    ...(state.pieces.length > 1
+                      ? ([
+                          ['join', 'Tie to another'],
+                          ['drop', 'It leaves'],
+                        ] as const)
+                      : []),
                   ] as const
                 ).map(([act, word]) => (
                   <button key={act} type="button" className="lnk" aria-label={`${word}: piece ${piece.code}`} onClick={() => setDoing({ piece, act })}>

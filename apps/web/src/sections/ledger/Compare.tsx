@@ -14,7 +14,14 @@ import { dayWithYear } from '../../shell/times';
 export function Compare() {
   const [asked] = useSearchParams();
   const text = asked.get('ids') ?? '';
-  const ids = useMemo(() => text.split(',').filter((id) => /^[0-9a-f-]{36}$/.test(id)).slice(0, 5), [text]);
+  const ids = useMemo(
+    () =>
+      text
+        .split(',')
+        .filter((id) => /^[0-9a-f-]{36}$/.test(id))
+        .slice(0, 5),
+    [text],
+  );
   const { batches, failed } = useBatches(ids);
   const preferences = usePreferences();
   const navigate = useNavigate();
@@ -81,7 +88,11 @@ export function Compare() {
                       <th scope="row">{name}</th>
                       {cells.map(({ planned, actual }, i) => (
                         <td key={whole[i]?.record.id}>
-                          {actual === null && planned !== null ? <small>planned {bookCell(planned, unit, preferences)}</small> : bookCell(actual, unit, preferences)}
+                          {actual === null && planned !== null ? (
+                            <small>planned {bookCell(planned, unit, preferences)}</small>
+                          ) : (
+                            bookCell(actual, unit, preferences)
+                          )}
                           {actual !== null && planned !== null && planned !== actual && <small>planned {bookCell(planned, unit, preferences)}</small>}
                         </td>
                       ))}

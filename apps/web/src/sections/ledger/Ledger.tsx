@@ -92,9 +92,27 @@ export function Ledger() {
             onChange={(event) => change({ find: event.target.value })}
           />
         </label>
-        <Pick label="Product" value={asked.get('product') ?? ''} options={PRODUCTS.map((product: Product) => [product, PRODUCT_NAMES[product]])} onChange={(product) => change({ product })} />
-        <Pick label="Taste" value={asked.get('taste') ?? ''} options={VERDICTS.map((verdict) => [verdict, VERDICT_WORDS[verdict]])} onChange={(taste) => change({ taste })} />
-        <Pick label="Ended" value={asked.get('outcome') ?? ''} options={[['finished', 'packed'], ['thrownAway', 'thrown away']]} onChange={(outcome) => change({ outcome })} />
+        <Pick
+          label="Product"
+          value={asked.get('product') ?? ''}
+          options={PRODUCTS.map((product: Product) => [product, PRODUCT_NAMES[product]])}
+          onChange={(product) => change({ product })}
+        />
+        <Pick
+          label="Taste"
+          value={asked.get('taste') ?? ''}
+          options={VERDICTS.map((verdict) => [verdict, VERDICT_WORDS[verdict]])}
+          onChange={(taste) => change({ taste })}
+        />
+        <Pick
+          label="Ended"
+          value={asked.get('outcome') ?? ''}
+          options={[
+            ['finished', 'packed'],
+            ['thrownAway', 'thrown away'],
+          ]}
+          onChange={(outcome) => change({ outcome })}
+        />
         <Pick label="Deviations" value={asked.get('deviating') ?? ''} options={[['yes', 'with one only']]} onChange={(deviating) => change({ deviating })} />
       </div>
       {error !== undefined && data === undefined && <p className="fault">The book cannot be opened just now. It is tried again in a moment.</p>}
@@ -185,7 +203,17 @@ function Sorter({ name, isOn, order, onSort }: { name: string; isOn: boolean; or
   );
 }
 
-function Pick({ label, value, options, onChange }: { label: string; value: string; options: readonly (readonly [string, string])[]; onChange: (value: string) => void }) {
+function Pick({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  onChange: (value: string) => void;
+}) {
   return (
     <label className="field">
       <span className="label">{label}</span>

@@ -32,7 +32,9 @@ export function Trends() {
         <div>
           <h1 className="title">Trends</h1>
           <p className="note">
-            {data === undefined ? 'Opening the book' : `${points.length} packed batches${asked.size > 0 ? ' of what was asked for' : ''}. Each mark is a batch: tap it.`}{' '}
+            {data === undefined
+              ? 'Opening the book'
+              : `${points.length} packed batches${asked.size > 0 ? ' of what was asked for' : ''}. Each mark is a batch: tap it.`}{' '}
             <Link className="lnk" to={`/ledger?${asked.toString()}`}>
               To the Ledger
             </Link>
@@ -51,10 +53,10 @@ export function Trends() {
         <>
           <ScatterChart
             title="Yield over the seasons"
-            aside="packed, % of green; the line is the mean of five"
+            aside="packed, % of green; each line is the mean of three of a product"
             x={{ kind: 'time' }}
             y={{ kind: 'number', label: '% of green' }}
-            mean={5}
+            mean={3}
             points={points.flatMap((p) => (p.yieldPercent === null ? [] : [mark(p, Date.parse(p.endedAt), p.yieldPercent, `${digits(p.yieldPercent, 1)} %`)]))}
           />
           <ScatterChart

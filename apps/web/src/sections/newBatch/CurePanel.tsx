@@ -23,9 +23,7 @@ export function CurePanel() {
     <section className="panel">
       <div className="ph">
         <h2>The cure</h2>
-        <span className="aside">
-          {ppm === 0 ? 'No cure: fresh salted meat' : `${cure.name}, ${cure.nitritePercent} % nitrite`}
-        </span>
+        <span className="aside">{ppm === 0 ? 'No cure: fresh salted meat' : `${cure.name}, ${cure.nitritePercent} % nitrite`}</span>
       </div>
       <div className="pad">
         <Choice

@@ -39,10 +39,7 @@ export function PullForecast({
 }) {
   const learnt = useLearnt();
   const process = useProcess(request);
-  const course = useMemo(
-    () => cureCourse({ id: '', code: '', design: toDesign(request), process, entries: [] }, state, 'A'),
-    [request, state, process],
-  );
+  const course = useMemo(() => cureCourse({ id: '', code: '', design: toDesign(request), process, entries: [] }, state, 'A'), [request, state, process]);
   const { answer, fault, stale } = useSection(course);
   const [held, setHeld] = useState<Held | null>(null);
   if (answer === null) return fault === null ? null : <p className="fault">{fault}</p>;

@@ -111,7 +111,9 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
       <div className="page-head">
         <div>
           <h1 className="title">{of === null ? 'A recipe of our own' : `Change ${latest(of).recipe.name}`}</h1>
-          <p className="note">{of === null ? 'It begins as version 1.' : `It becomes version ${latest(of).version + 1}. Batches that were made before keep theirs.`}</p>
+          <p className="note">
+            {of === null ? 'It begins as version 1.' : `It becomes version ${latest(of).version + 1}. Batches that were made before keep theirs.`}
+          </p>
         </div>
       </div>
       <div className="edit-grid">
@@ -131,11 +133,34 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
             <Words label="Batch codes begin" value={draft.prefix} error={at('prefix')} onChange={(text) => change({ prefix: text.toUpperCase() })} />
           </div>
           <div className="trio">
-            <NumberField label="A piece weighs" quantity="mass" value={draft.piece.greenG} error={at('piece.greenG')} onChange={(g) => piece({ greenG: g ?? Number.NaN })} />
-            <NumberField label="Through" quantity="length" value={through} error={at(`piece.section.${section.shape === 'slab' ? 'thicknessMm' : 'diameterMm'}`)} onChange={(mm) => piece({ section: sized(section, section.shape === 'slab', mm ?? Number.NaN) })} />
-            <NumberField label="Long" quantity="length" value={draft.piece.lengthMm} error={at('piece.lengthMm')} onChange={(mm) => piece({ lengthMm: mm ?? Number.NaN })} />
+            <NumberField
+              label="A piece weighs"
+              quantity="mass"
+              value={draft.piece.greenG}
+              error={at('piece.greenG')}
+              onChange={(g) => piece({ greenG: g ?? Number.NaN })}
+            />
+            <NumberField
+              label="Through"
+              quantity="length"
+              value={through}
+              error={at(`piece.section.${section.shape === 'slab' ? 'thicknessMm' : 'diameterMm'}`)}
+              onChange={(mm) => piece({ section: sized(section, section.shape === 'slab', mm ?? Number.NaN) })}
+            />
+            <NumberField
+              label="Long"
+              quantity="length"
+              value={draft.piece.lengthMm}
+              error={at('piece.lengthMm')}
+              onChange={(mm) => piece({ lengthMm: mm ?? Number.NaN })}
+            />
           </div>
-          <Choice label="Shape" value={section.shape === 'slab' ? 'slab' : 'round'} options={{ round: 'Round', slab: 'Flat' }} onChange={(shape) => piece({ section: sized(section, shape === 'slab', through) })} />
+          <Choice
+            label="Shape"
+            value={section.shape === 'slab' ? 'slab' : 'round'}
+            options={{ round: 'Round', slab: 'Flat' }}
+            onChange={(shape) => piece({ section: sized(section, shape === 'slab', through) })}
+          />
           <Words label="Trim" long value={draft.trim} error={at('trim')} onChange={(text) => change({ trim: text })} />
         </Part>
         <Part title="The cure">
@@ -221,7 +246,14 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
         </Part>
         <Part title="Smoke and cook">
           <div className="pair">
-            <NumberField label={RECIPE_NUMBER_NAMES.coreTargetC} quantity="temperature" decimals={0} value={draft.coreTargetC} error={at('coreTargetC')} onChange={(C) => change({ coreTargetC: C ?? Number.NaN })} />
+            <NumberField
+              label={RECIPE_NUMBER_NAMES.coreTargetC}
+              quantity="temperature"
+              decimals={0}
+              value={draft.coreTargetC}
+              error={at('coreTargetC')}
+              onChange={(C) => change({ coreTargetC: C ?? Number.NaN })}
+            />
             {number('cookH', 'h')}
           </div>
           <div className="edit-program">
@@ -269,12 +301,28 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-function Words({ label, value, onChange, error, long = false }: { label: string; value: string; onChange: (text: string) => void; error: string | undefined; long?: boolean }) {
+function Words({
+  label,
+  value,
+  onChange,
+  error,
+  long = false,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  error: string | undefined;
+  long?: boolean;
+}) {
   const own = { className: 'box', value, 'aria-invalid': error !== undefined || undefined };
   return (
     <label className={`field${error === undefined ? '' : ' wrong'}`}>
       <span className="label">{label}</span>
-      {long ? <textarea {...own} rows={2} onChange={(event) => onChange(event.target.value)} /> : <input {...own} onChange={(event) => onChange(event.target.value)} />}
+      {long ? (
+        <textarea {...own} rows={2} onChange={(event) => onChange(event.target.value)} />
+      ) : (
+        <input {...own} onChange={(event) => onChange(event.target.value)} />
+      )}
       {error !== undefined && <small className="fault">{error}</small>}
     </label>
   );
@@ -288,7 +336,14 @@ function Spices({ spices, at, onChange }: { spices: Spice[]; at: (field: string)
       {spices.map((spice, i) => (
         <div key={i} className="line-row">
           <Words label={`Spice ${i + 1}`} value={spice.name} error={at(`spices.${i}.name`)} onChange={(name) => change(i, { name })} />
-          <NumberField label="For each kg" sign="g" decimals={1} value={spice.gPerKg} error={at(`spices.${i}.gPerKg`)} onChange={(g) => change(i, { gPerKg: g ?? Number.NaN })} />
+          <NumberField
+            label="For each kg"
+            sign="g"
+            decimals={1}
+            value={spice.gPerKg}
+            error={at(`spices.${i}.gPerKg`)}
+            onChange={(g) => change(i, { gPerKg: g ?? Number.NaN })}
+          />
           <button type="button" className="lnk" onClick={() => onChange(spices.filter((_, k) => k !== i))}>
             leave out
           </button>
@@ -334,6 +389,10 @@ function Checks({ checks, at, onChange }: { checks: OwnCheck[]; at: (field: stri
 /** A section so far through: flat or round, with what it had in it and on it. */
 function sized(section: Section, flat: boolean, mm: number): Section {
   const { bone, closedSide, fatCapMm } = section;
-  const rest = { ...(bone === undefined ? {} : { bone }), ...(closedSide === undefined ? {} : { closedSide }), ...(fatCapMm === undefined ? {} : { fatCapMm }) };
+  const rest = {
+    ...(bone === undefined ? {} : { bone }),
+    ...(closedSide === undefined ? {} : { closedSide }),
+    ...(fatCapMm === undefined ? {} : { fatCapMm }),
+  };
   return flat ? { shape: 'slab', thicknessMm: mm, ...rest } : { shape: 'round', diameterMm: mm, ...rest };
 }

@@ -6,5 +6,7 @@ import { EditRecipe } from './EditRecipe';
 export function NewRecipe() {
   const navigate = useNavigate();
   const usual = STARTER_RECIPES.find(({ id }) => id === 'canadian-bacon')?.recipe;
-  return usual === undefined ? null : <EditRecipe from={{ ...usual, name: 'A recipe of ours', spices: [], note: '' }} of={null} onDone={() => void navigate('/recipes')} />;
+  return usual === undefined ? null : (
+    <EditRecipe from={{ ...usual, name: 'A recipe of ours', spices: [], note: '' }} of={null} onDone={() => void navigate('/recipes')} />
+  );
 }

@@ -53,16 +53,25 @@ export function RecipePage() {
     );
   const { recipe } = version;
   if (mode !== 'look')
-    return <EditRecipe key={mode} from={mode === 'copy' ? { ...recipe, name: `${recipe.name}, ours` } : recipe} of={mode === 'copy' ? null : found} onDone={() => setMode('look')} />;
+    return (
+      <EditRecipe
+        key={mode}
+        from={mode === 'copy' ? { ...recipe, name: `${recipe.name}, ours` } : recipe}
+        of={mode === 'copy' ? null : found}
+        onDone={() => setMode('look')}
+      />
+    );
   const start = () =>
-    void navigate('/new', { state: { request: requestBy(process, { id: crypto.randomUUID(), by: preferences.name, startsAt: new Date(houseTime()).toISOString() }) } });
+    void navigate('/new', {
+      state: { request: requestBy(process, { id: crypto.randomUUID(), by: preferences.name, startsAt: new Date(houseTime()).toISOString() }) },
+    });
   return (
     <div className="page recipe">
       <div className="page-head">
         <div>
           <h1 className="title">{recipe.name}</h1>
           <p className="note">
-            {PRODUCT_NAMES[recipe.product]}, {SCHOOL_WORDS[recipe.school][0].toLowerCase()}. Version {version.version} by {version.by}
+            {PRODUCT_NAMES[recipe.product] === recipe.name ? SCHOOL_WORDS[recipe.school][0] : `${PRODUCT_NAMES[recipe.product]}, ${SCHOOL_WORDS[recipe.school][0].toLowerCase()}`}. Version {version.version} by {version.by}
             {version.at === '' ? '' : `, ${dayWithYear(version.at)}`}
             {found.putAway ? '. Put away: not offered for new batches.' : ''}
           </p>

@@ -22,7 +22,9 @@ export function Recipes() {
       <div className="page-head">
         <div>
           <h1 className="title">Recipes</h1>
-          <p className="note">{house?.name ?? 'The house'}: {recipes.filter(({ putAway }) => !putAway).length} in use. A batch keeps the version that it was made by.</p>
+          <p className="note">
+            {house?.name ?? 'The house'}: {recipes.filter(({ putAway }) => !putAway).length} in use. A batch keeps the version that it was made by.
+          </p>
         </div>
         <label className="field seek">
           <span className="label">Find</span>
@@ -38,7 +40,19 @@ export function Recipes() {
       ) : (
         <div className="panel table-scroll" tabIndex={0} role="region" aria-label="Recipes">
           <table className="book">
-            <TableHead columns={['Recipe', 'Makes', 'School', { numbers: 'Salt' }, { numbers: 'Nitrite' }, { numbers: 'Days' }, { numbers: 'Core' }, { numbers: 'Version' }, 'By']} />
+            <TableHead
+              columns={[
+                'Recipe',
+                'Makes',
+                'School',
+                { numbers: 'Salt' },
+                { numbers: 'Nitrite' },
+                { numbers: 'Days' },
+                { numbers: 'Core' },
+                { numbers: 'Version' },
+                'By',
+              ]}
+            />
             <tbody>
               {shown.map((recipe) => {
                 const { recipe: said, version, by } = latest(recipe);

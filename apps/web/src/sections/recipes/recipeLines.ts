@@ -27,7 +27,11 @@ export function recipeLines(recipe: Recipe, shown: Preferences): RecipeLine[] {
     ...(Object.keys(RECIPE_NUMBERS) as RecipeNumber[]).map((name) => line(name, RECIPE_NUMBER_NAMES[name], numberText(name, recipe[name], shown))),
     ...recipe.spices.map(({ name, gPerKg }) => line(`spice ${name}`, name, `${digits(gPerKg, 1)} g for each kg of meat`)),
     ...SCHOOLS.map((school) =>
-      line(`days ${school}`, `Days, ${SCHOOL_WORDS[school][0].toLowerCase()}`, `${cureDays[school].shortest} to ${cureDays[school].longest}, usually ${cureDays[school].usual}`),
+      line(
+        `days ${school}`,
+        `Days, ${SCHOOL_WORDS[school][0].toLowerCase()}`,
+        `${cureDays[school].shortest} to ${cureDays[school].longest}, usually ${cureDays[school].usual}`,
+      ),
     ),
     ...program.map((phase, i) =>
       line(

@@ -38,7 +38,12 @@ export function Today() {
       <div className="today-do">
         <div className="today-head">
           <h1 className="title">{pressing.length === 0 ? 'Nothing is due' : 'Do now, in this order'}</h1>
-          <p className="note">{headline(pressing, soon, now)}</p>
+          <p className="note">
+            {headline(pressing, soon, now)}{' '}
+            <Link className="lnk" to="/day-sheet">
+              Day sheet to print
+            </Link>
+          </p>
         </div>
         <ol className="jobs">
           {pressing.map((job, i) => (

@@ -110,8 +110,7 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
           {spec.inputs.flatMap((input) =>
             inputNames(input, pieces).map((name, i) => {
               const value = draft.values[name];
-              const label =
-                'each' in input && input.each === 'piece' && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
+              const label = 'each' in input && input.each === 'piece' && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
               if (input.kind === 'choice') {
                 return (
                   <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>

@@ -81,7 +81,10 @@ export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTe
             station,
             title: midway(before, last),
             act: `Log ${words.chamber.toLowerCase()} and core`,
-            task: last.medium === before.medium ? `Read both, then raise the ${words.chamber.toLowerCase()} to ${last.chamberC} °C.` : `Read both, then ${midway(before, last).toLowerCase()} at ${last.chamberC} °C.`,
+            task:
+              last.medium === before.medium
+                ? `Read both, then raise the ${words.chamber.toLowerCase()} to ${last.chamberC} °C.`
+                : `Read both, then ${midway(before, last).toLowerCase()} at ${last.chamberC} °C.`,
             needs: ['meat-on'],
             after: { step: 'meat-on', h: (before.untilMin ?? 0) / 60 },
             graceH: 0.75,

@@ -1,0 +1,112 @@
+import { packLabel } from '@bunkhouse/core';
+import dayjs from 'dayjs';
+import { create } from 'qrcode';
+import { useMemo, useState } from 'react';
+import type { Batch } from '../../data/batches';
+import { NumberField } from '../../instruments/NumberField';
+import { Choice } from '../../shell/Choice';
+import { usePreferences } from '../../shell/preferences';
+import { digits, inWords } from '../../shell/quantities';
+import { OneBatch } from './OneBatch';
+import { Sheet } from './Sheet';
+
+const MOST_LABELS = 120;
+const DAY_MS = 86_400_000;
+
+/** Labels for the pieces on their way, and for the packs. */
+export const Labels = () => <OneBatch>{(batch) => <LabelSheet batch={batch} />}</OneBatch>;
+
+function LabelSheet({ batch: { record, state } }: { batch: Batch }) {
+  const preferences = usePreferences();
+  const label = packLabel(record, state);
+  const [of, setOf] = useState<'packs' | 'pieces'>(state.facts.packedG === null ? 'pieces' : 'packs');
+  const [packs, setPacks] = useState<number | undefined>(6);
+  const [keeps, setKeeps] = useState<number | undefined>(label.keepsDays);
+  const [own, setOwn] = useState<number>();
+  const address = `${window.location.origin}/batches/${record.id}`;
+  const packed = state.endedAt ?? Date.now();
+  const each = own ?? (state.facts.packedG === null || packs === undefined || !(packs >= 1) ? null : state.facts.packedG / packs);
+  const count = Math.max(0, Math.min(MOST_LABELS, Math.floor(packs ?? 0)));
+  return (
+    <Sheet
+      title={`Labels ${record.code}`}
+      aside={of === 'packs' ? `${count} packs` : `${state.pieces.length} pieces`}
+      back={{ to: `/batches/${record.id}`, word: `To ${record.code}` }}
+      margin="8mm"
+      more={
+        <>
+          <Choice label="Labels for" value={of} options={{ pieces: 'Pieces', packs: 'Packs' }} onChange={setOf} />
+          {of === 'packs' && (
+            <>
+              <NumberField
+                label="Packs"
+                sign=""
+                decimals={0}
+                value={packs}
+                onChange={setPacks}
+                error={packs !== undefined && packs > MOST_LABELS ? `At most ${MOST_LABELS} at once.` : undefined}
+              />
+              <NumberField
+                label="Each weighs"
+                quantity="mass"
+                value={each ?? undefined}
+                onChange={setOwn}
+                hint={own === undefined && each !== null ? 'all packs, shared out' : undefined}
+              />
+              <NumberField label="Keeps, sealed and cold" sign="d" decimals={0} value={keeps} onChange={setKeeps} hint="a cautious default: yours to change" />
+            </>
+          )}
+        </>
+      }
+    >
+      <div className="labels">
+        {of === 'pieces'
+          ? state.pieces.map((piece) => (
+              <section key={piece.code} className="stick piece-stick">
+                <b>
+                  {record.code} {piece.code}
+                </b>
+                <span>{record.process.name}</span>
+                <span>{inWords(piece.greenG, 'mass', preferences)} green</span>
+                <span>Started {dayjs(record.design.startsAt).format('D MMM YYYY')}</span>
+                <Square address={address} />
+              </section>
+            ))
+          : Array.from({ length: count }, (_, i) => (
+              <section key={i} className="stick">
+                <b>{label.name}</b>
+                <p>Ingredients: {label.ingredients.join(', ')}.</p>
+                <p className="stick-weight">{each === null ? 'Net weight ________' : `Net weight ${inWords(each, 'mass', preferences)}`}</p>
+                <p>
+                  Batch {label.code}, pack {i + 1} of {digits(count, 0)}
+                </p>
+                <p>
+                  Packed on {dayjs(packed).format('D MMM YYYY')}. Use by {dayjs(packed + (keeps ?? 0) * DAY_MS).format('D MMM YYYY')}.
+                </p>
+                <p>{label.keeping.join(' ')}</p>
+                <Square address={address} />
+              </section>
+            ))}
+      </div>
+      <p className="no-print note">Selling needs a licence, and your local code may ask for more on a label than this.</p>
+    </Sheet>
+  );
+}
+
+/** The address of the batch as a square that a telephone reads. */
+function Square({ address }: { address: string }) {
+  const { size, path } = useMemo(() => squareOf(address), [address]);
+  return (
+    <svg className="qr" viewBox={`-1 -1 ${size + 2} ${size + 2}`} role="img" aria-label="The address of the batch" shapeRendering="crispEdges">
+      <path d={path} fill="#000" />
+    </svg>
+  );
+}
+
+function squareOf(address: string): { size: number; path: string } {
+  const { size, data } = create(address, { errorCorrectionLevel: 'M' }).modules;
+  const path = Array.from(data)
+    .flatMap((dark, i) => (dark ? [`M${i % size} ${Math.floor(i / size)}h1v1h-1z`] : []))
+    .join('');
+  return { size, path };
+}

@@ -1,0 +1,220 @@
+import { bookLines, deviations, inputNames, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
+import dayjs from 'dayjs';
+import { Fragment } from 'react';
+import type { Batch } from '../../data/batches';
+import { figureText } from '../../instruments/Working';
+import { bookCell } from '../../shell/bookWords';
+import { usePreferences, type Preferences } from '../../shell/preferences';
+import { inWords } from '../../shell/quantities';
+import { OneBatch } from './OneBatch';
+import { Sheet } from './Sheet';
+
+const WHEN = 'ddd D MMM YYYY HH:mm';
+const day = (at: string | number) => dayjs(at).format('D MMM YYYY');
+
+/** The batch record: all that an inspector asks for, on paper. */
+export const Record = () => <OneBatch>{(batch) => <RecordSheet batch={batch} />}</OneBatch>;
+
+function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
+  const preferences = usePreferences();
+  const lines = bookLines(record, state);
+  const odd = deviations(record, state);
+  const { nitrite } = state.figures;
+  const rules = record.design.ruleSet === 'house' ? 'House rules' : RULE_SETS[record.design.ruleSet].name;
+  return (
+    <Sheet
+      title={`Batch record ${record.code}`}
+      aside={`${record.process.name}, started ${day(record.design.startsAt)}`}
+      back={{ to: `/batches/${record.id}`, word: `To ${record.code}` }}
+    >
+      <section>
+        <h2>What it is</h2>
+        <table>
+          <tbody>
+            <Row name="Recipe">
+              {record.process.name}
+              {record.process.recipe === undefined ? '' : `, version ${record.process.recipe.version}`}
+            </Row>
+            {record.origin !== undefined && <Row name="Cut from">{record.origin.code}</Row>}
+            <Row name="Pieces">
+              {record.design.pieces.map(({ code }) => `${record.code} ${code}, ${inWords(state.firstGreenG[code] ?? 0, 'mass', preferences)} green`).join('; ')}
+            </Row>
+            <Row name="Started by">
+              {record.createdBy}, {dayjs(record.createdAt).format(WHEN)}
+            </Row>
+            <Row name="Cure">
+              {record.design.nitritePpm === 0
+                ? 'none'
+                : `${record.design.cure.name}, ${record.design.cure.nitritePercent} % nitrite, ${record.design.cure.nitratePercent} % nitrate`}
+            </Row>
+            <Row name="Nitrite, ingoing">
+              {figureText(nitrite.applies)} {nitrite.applies.base}, from {nitrite.applies.low.toFixed(1)} to {nitrite.applies.high.toFixed(1)}. {rules}: floor{' '}
+              {nitrite.judgement.floor}, limit {nitrite.judgement.limit} ppm. {nitrite.applies.working}
+            </Row>
+            <Row name="Ended">
+              {state.endedAt === null ? 'not yet' : `${state.outcome === 'finished' ? 'packed' : 'thrown away'} ${dayjs(state.endedAt).format(WHEN)}`}
+            </Row>
+          </tbody>
+        </table>
+      </section>
+      <section>
+        <h2>Brine, as {state.facts.brines.every(({ weighed }) => weighed) ? 'weighed' : 'planned'}</h2>
+        <table>
+          <thead>
+            <tr>
+              {['', 'Water', 'Salt', 'Sugar', 'Cure', 'Together'].map((head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {state.facts.brines.map((brine) => (
+              <tr key={brine.id}>
+                <th scope="row">{{ brine: 'Brine', pickle: 'Pump pickle', cover: 'Cover brine' }[brine.id]}</th>
+                {[brine.waterG, brine.saltG, brine.sugarG].map((g, i) => (
+                  <td key={i}>{inWords(g, 'mass', preferences)}</td>
+                ))}
+                <td>{inWords(brine.cureG, 'smallMass', preferences)}</td>
+                <td>{inWords(brine.brineG, 'mass', preferences)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section>
+        <h2>Planned and measured</h2>
+        <table>
+          <thead>
+            <tr>
+              {['', 'Planned', 'Measured'].map((head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {STATIONS.map((station) => (
+              <Fragment key={station}>
+                {lines
+                  .filter((line) => line.station === station && (line.actual !== null || line.planned !== null))
+                  .map(({ key, name, unit, planned, actual }) => (
+                    <tr key={key}>
+                      <th scope="row">
+                        {STATION_NAMES[station]}: {name.toLowerCase()}
+                      </th>
+                      <td>{bookCell(planned, unit, preferences)}</td>
+                      <td>{bookCell(actual, unit, preferences)}</td>
+                    </tr>
+                  ))}
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section>
+        <h2>Deviations and corrections</h2>
+        {odd.length === 0 ? (
+          <p>None.</p>
+        ) : (
+          <table>
+            <tbody>
+              {odd.map(({ entryId, at, by, what, reason }) => (
+                <tr key={entryId}>
+                  <td>{dayjs(at).format(WHEN)}</td>
+                  <th scope="row">{what}</th>
+                  <td>{reason}</td>
+                  <td>{by}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <section className="may-break">
+        <h2>The log, as it was written</h2>
+        <table>
+          <thead>
+            <tr>
+              {['Done', 'What', 'Measured', 'By', 'Written down'].map((head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {record.entries.map((entry) => {
+              const spec = 'stepId' in entry ? state.steps.find((step) => step.spec.id === entry.stepId)?.spec : undefined;
+              return (
+                <tr key={entry.id}>
+                  <td>{dayjs(entry.at).format('D MMM HH:mm')}</td>
+                  <td>
+                    {'stepId' in entry ? (spec?.title ?? entry.stepId) : WORDS[entry.kind]}
+                    {entry.kind === 'skipped' ? ', left out' : ''}
+                    {entry.reason === undefined ? '' : `: ${entry.reason}`}
+                  </td>
+                  <td>{'values' in entry ? measured(spec?.inputs ?? [], entry.values, record.design.pieces, preferences) : ''}</td>
+                  <td>{entry.by}</td>
+                  <td>{dayjs(entry.recordedAt).format('D MMM HH:mm')}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </section>
+      <footer className="sheet-foot">
+        <p>Computed figures are not legal advice. Your local food code, your inspector and the label of your cure decide.</p>
+        <p className="sign-line">Checked by, date</p>
+      </footer>
+    </Sheet>
+  );
+}
+
+const WORDS = {
+  correction: 'Correction',
+  withdrawn: 'Taken back',
+  ended: 'Thrown away',
+  replanned: 'New plan',
+  pit: 'At the pit',
+  pieces: 'Pieces',
+  note: 'Note',
+} as const;
+
+function Row({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>{children}</td>
+    </tr>
+  );
+}
+
+/** What an entry measured, in the words of its step; values of a step that is not there any more by their own names. */
+function measured(
+  inputs: readonly StepInput[],
+  values: { [name: string]: number | string },
+  pieces: Batch['record']['design']['pieces'],
+  shown: Preferences,
+): string {
+  const labels = new Map(inputs.flatMap((input) => inputNames(input, pieces).map((name) => [name, input] as const)));
+  return Object.entries(values)
+    .map(([name, value]) => {
+      const input = labels.get(name);
+      const piece = name.includes(':') && pieces.length > 1 ? ` ${name.split(':')[1]}` : '';
+      const word = input?.label ?? name.split(':')[0];
+      if (typeof value === 'string')
+        return `${word}${piece} ${input?.kind === 'choice' ? (input.options.find((one) => one.value === value)?.label ?? value) : value}`.toLowerCase();
+      const quantity = /C$/.test(name.split(':')[0] ?? '')
+        ? 'temperature'
+        : /Mm$/.test(name.split(':')[0] ?? '')
+          ? 'length'
+          : name === 'cureG'
+            ? 'smallMass'
+            : 'mass';
+      return `${word}${piece} ${inWords(value, quantity, shown)}`;
+    })
+    .join(', ');
+}
