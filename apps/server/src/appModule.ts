@@ -9,6 +9,9 @@ import { CalendarService } from './calendar/calendarService.js';
 import { Clock } from './clock.js';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
 import { DemoHouse } from './demo/demoHouse.js';
+import { BookExport } from './exchange/bookExport.js';
+import { BookImport } from './exchange/bookImport.js';
+import { ExchangeController } from './exchange/exchangeController.js';
 import { HealthController } from './health/healthController.js';
 import { HousePlanController } from './house/housePlanController.js';
 import { HousePlanService } from './house/housePlanService.js';
@@ -59,6 +62,7 @@ export class AppModule {
         HousePlanController,
         CalendarController,
         ReadingsController,
+        ExchangeController,
         HealthController,
       ],
       providers: [
@@ -73,6 +77,8 @@ export class AppModule {
         DevicesService,
         ReadingsService,
         ReadingsStream,
+        BookExport,
+        BookImport,
         DemoHouse,
       ],
     };

@@ -3,6 +3,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
+import { json } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './appModule.js';
 import { PlainErrorFilter } from './errors/plainErrorFilter.js';
@@ -10,6 +11,10 @@ import { fieldFaults, refused } from './errors/refusals.js';
 import { storableText } from './errors/storableText.js';
 import { describeApi } from './openapi.js';
 import type { Settings } from './settings.js';
+
+/** What takes a whole book, and how large one may be. */
+const BOOK_PATHS = ['/api/exchange/preview', '/api/exchange/import'];
+export const BOOK_LIMIT = '48mb';
 
 /** The server, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
@@ -21,6 +26,8 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use(securityHeaders());
   // A stream of events goes out word by word: packed it would wait for the next.
   app.use(compression({ filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
+  // A book is as large as a season; everything else is short.
+  app.use(BOOK_PATHS, json({ limit: BOOK_LIMIT, strict: false }));
   app.useBodyParser('json', { limit: '256kb' });
   app.use(storableText);
   app.useGlobalFilters(new PlainErrorFilter());

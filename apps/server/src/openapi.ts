@@ -181,6 +181,17 @@ RESPONSES.LedgerResponse = object({
   yieldPercent: orNull(number('mean, % of green weight')),
   rows: list({ $ref: '#/components/schemas/LedgerRow' }),
 });
+const fate = words(['new', 'known', 'longer', 'differs']);
+RESPONSES.ImportResponse = object({
+  written: { type: 'boolean', description: 'false for a preview' },
+  house: text,
+  recipes: list(object({ id: text, name: text, fate })),
+  batches: list(
+    object({ id: { type: 'string', format: 'uuid' }, code: text, name: text, fate, as: { type: 'string', description: 'the code that it gets here, where its own is taken' } }, ['as']),
+  ),
+  devices: { type: 'integer' },
+  readings: { type: 'integer', description: 'five minutes of a channel each' },
+});
 RESPONSES.RecipeResponse = object({
   id: text,
   putAway: { type: 'boolean' },

@@ -13,3 +13,5 @@ export * from './readingsRequest.js';
 export * from './weightRequest.js';
 export * from './recipeRequest.js';
 export * from './ledgerQuery.js';
+export * from './bookSchema.js';
+export * from './book.js';

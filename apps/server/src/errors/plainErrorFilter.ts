@@ -21,15 +21,18 @@ export class PlainErrorFilter implements ExceptionFilter {
     if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, message: error.message }] };
     const status = bodyParserStatus(error);
     if (status !== null)
-      return { statusCode: status, message: status === 413 ? 'That is too much at once.' : 'That could not be read: it is not well-formed JSON.' };
+      return { statusCode: status, message: status === 413 ? TOO_MUCH : 'That could not be read: it is not well-formed JSON.' };
     if (databaseIsAway(error)) return { statusCode: 503, message: 'The database does not answer just now. Try again in a moment; nothing was written.' };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
     return { statusCode: 500, message: 'Something broke on our side. Nothing was written. The server’s log says what.' };
   }
 }
 
+const TOO_MUCH = 'That is too much at once. A book may have 48 MB: export it without its readings.';
+
 function fromHttp(error: HttpException): ErrorResponse {
   const statusCode = error.getStatus();
+  if (statusCode === 413) return { statusCode, message: TOO_MUCH };
   const body = error.getResponse();
   if (typeof body === 'string') return { statusCode, message: body };
   const { message, errors } = body as { message?: unknown; errors?: ErrorResponse['errors'] };

@@ -11,6 +11,8 @@ import { RecipeVersionEntity } from './recipeVersionEntity.js';
 
 /** Who wrote what a new house begins with. */
 const STARTER_BY = 'Bunkhouse';
+/** The same in every house, so that two houses begin with the same book. */
+const STARTER_AT = new Date('2026-11-25T00:00:00Z');
 
 /** The house's recipes and their versions. */
 @Injectable()
@@ -22,7 +24,7 @@ export class RecipesService implements OnModuleInit {
 
   /** A house begins with the starters. One that it has already, in any version, is left as it is. */
   async onModuleInit(): Promise<void> {
-    const at = new Date(this.clock.now());
+    const at = STARTER_AT;
     await this.dataSource.transaction(async (manager) => {
       const ids = STARTER_RECIPES.map(({ id }) => ({ id, putAway: false }));
       await manager.createQueryBuilder().insert().into(RecipeEntity).values(ids).orIgnore().execute();

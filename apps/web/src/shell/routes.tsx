@@ -19,6 +19,7 @@ export const router = createBrowserRouter([
       { path: 'recipes', lazy: async () => ({ Component: (await import('../sections/recipes/Recipes')).Recipes }) },
       { path: 'recipes/new', lazy: async () => ({ Component: (await import('../sections/recipes/NewRecipe')).NewRecipe }) },
       { path: 'recipes/:id', lazy: async () => ({ Component: (await import('../sections/recipes/RecipePage')).RecipePage }) },
+      { path: 'ledger/file', lazy: async () => ({ Component: (await import('../sections/ledger/BookInOut')).BookInOut }) },
       { path: 'ledger/compare', lazy: async () => ({ Component: (await import('../sections/ledger/Compare')).Compare }) },
       { path: 'ledger/trends', lazy: async () => ({ Component: (await import('../sections/ledger/Trends')).Trends }) },
       { path: 'ledger', lazy: async () => ({ Component: (await import('../sections/ledger/Ledger')).Ledger }) },

@@ -119,6 +119,9 @@ function WholeBatch({ batch }: { batch: Batch }) {
           <Link className="lnk" to={`/batches/${batch.record.id}/labels`}>
             Labels
           </Link>
+          <a className="lnk" href={`/api/exchange/batches/${batch.record.id}`} download>
+            As a file
+          </a>
         </nav>
         <LogPanel batch={batch} />
       </div>

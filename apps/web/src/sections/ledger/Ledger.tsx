@@ -75,6 +75,9 @@ export function Ledger() {
           <a className="btn quiet" href={`/api/ledger.csv?${asked.toString()}`} download>
             Save as CSV
           </a>
+          <Link className="btn quiet" to="/ledger/file">
+            The book as a file
+          </Link>
           <button type="button" className="btn go" disabled={ticked.length < 2} onClick={() => void navigate(`/ledger/compare?ids=${ticked.join(',')}`)}>
             {ticked.length < 2 ? 'Tick two to compare' : `Compare ${ticked.length}`}
           </button>

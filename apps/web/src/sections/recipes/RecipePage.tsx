@@ -86,6 +86,9 @@ export function RecipePage() {
           <button type="button" className="btn" onClick={() => setMode('copy')}>
             Copy it
           </button>
+          <a className="btn quiet" href={`/api/exchange/recipes/${found.id}`} download>
+            As a file
+          </a>
           <button type="button" className="btn quiet" onClick={() => void putAway(found.id, !found.putAway)}>
             {found.putAway ? 'Take it out again' : 'Put it away'}
           </button>

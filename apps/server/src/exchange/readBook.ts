@@ -1,0 +1,92 @@
+import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import { BOOK_SCHEMA, BOOK_VERSION, type Book, type BookBatch } from '@bunkhouse/api';
+import { attempt, changedDesign, replay, requireDesign, requireRecipe, standingEntries } from '@bunkhouse/core';
+import { refused } from '../errors/refusals.js';
+
+const ajv = new Ajv2020({ strict: true, strictTypes: false, strictRequired: false, allErrors: false });
+(addFormats as unknown as (to: Ajv2020) => void)(ajv);
+const isBook = ajv.compile<Book>(BOOK_SCHEMA);
+
+const refuse = (field: string, message: string) => refused([{ field, message }]);
+
+/**
+ * The book that a document is, looked at from end to end; or a refusal that names the place. Nothing is written by it.
+ *
+ * @throws BadRequestException
+ */
+export function readBook(document: unknown): Book {
+  const { format, version } = (document ?? {}) as { format?: unknown; version?: unknown };
+  if (typeof document !== 'object' || document === null || Array.isArray(document) || format !== 'bunkhouse-book')
+    throw refuse('format', 'That is no book of ours: it does not begin with "format": "bunkhouse-book".');
+  if (typeof version === 'number' && version > BOOK_VERSION)
+    throw refuse('version', `That was written by a newer Bunkhouse, as version ${version}: this one reads up to ${BOOK_VERSION}. Bring this house up to date first.`);
+  if (!isBook(document)) throw refuse(...placeOf(isBook.errors ?? []));
+  for (const [i, { versions }] of document.recipes.entries()) {
+    const sorted = [...versions].sort((a, b) => a.version - b.version);
+    if (sorted.some(({ version: n }, k) => n !== k + 1)) throw refuse(`recipes/${i}/versions`, 'The versions of a recipe are counted from 1, with none left out.');
+    for (const { version: n, recipe } of versions) inPlace(`recipes/${i}, version ${n}`, () => requireRecipe(recipe));
+  }
+  checkBatches(document.batches);
+  for (const [i, { s, C }] of (document.readings ?? []).entries())
+    if (s.length !== C.length) throw refuse(`readings/${i}`, `There are ${s.length} times for ${C.length} temperatures.`);
+  return document;
+}
+
+function checkBatches(batches: readonly BookBatch[]): void {
+  const ids = new Set<string>();
+  const entryIds = new Set<string>();
+  for (const [i, batch] of batches.entries()) {
+    const at = `batches/${i} (${batch.code})`;
+    if (ids.has(batch.id)) throw refuse(at, 'This batch stands in it twice.');
+    ids.add(batch.id);
+    const first = batch.entries[0]?.seq ?? 1;
+    for (const [k, entry] of batch.entries.entries()) {
+      if (entryIds.has(entry.id)) throw refuse(`${at}/entries/${k}`, 'This entry stands in it twice.');
+      entryIds.add(entry.id);
+      if (entry.seq < first || (k > 0 && entry.seq <= (batch.entries[k - 1]?.seq ?? 0))) throw refuse(`${at}/entries/${k}`, 'The log is not in its order.');
+      if (batch.cutFrom === undefined && entry.seq !== k + 1) throw refuse(`${at}/entries/${k}`, `Entry ${k + 1} of the log is missing.`);
+      if (Date.parse(entry.recordedAt) < Date.parse(entry.at) - 3_600_000) throw refuse(`${at}/entries/${k}`, 'It was written down before it was done.');
+    }
+    inPlace(at, () => requireDesign(batch.design));
+    if (batch.cutFrom !== undefined) continue;
+    inPlace(`${at}/entries`, () => {
+      for (const entry of standingEntries(batch.entries)) if (entry.kind === 'replanned') changedDesign(batch.design, batch.process, entry.changes);
+      return replay({ ...batch }, Date.parse(batch.entries.at(-1)?.at ?? batch.createdAt));
+    });
+  }
+  for (const [i, { cutFrom, code }] of batches.entries())
+    if (cutFrom !== undefined && !ids.has(cutFrom)) throw refuse(`batches/${i} (${code})`, 'It was cut from a batch that is not in this book. Export them together.');
+}
+
+/** Whatever the core says of a part, with its place. */
+function inPlace(place: string, check: () => unknown): void {
+  const tried = attempt(() => {
+    try {
+      return check();
+    } catch (error) {
+      // A log that contradicts itself in a way that no check names is no log of ours.
+      if (error instanceof TypeError || error instanceof RangeError) throw refuse(place, 'This part contradicts itself: it is not as we write it.');
+      throw error;
+    }
+  });
+  if ('fault' in tried) throw refuse(`${place}/${tried.fault.field}`, tried.fault.message);
+}
+
+/** The first fault of a document: where, and what in plain words. */
+function placeOf(errors: readonly ErrorObject[]): [string, string] {
+  const [error] = errors;
+  const place = (error?.instancePath ?? '').replace(/^\//, '') || 'the document';
+  const params = (error?.params ?? {}) as Record<string, unknown>;
+  const what: Record<string, string> = {
+    required: `"${String(params.missingProperty)}" is missing`,
+    additionalProperties: `"${String(params.additionalProperty)}" does not belong there`,
+    type: `it should be ${String(params.type)}`,
+    enum: `it is none of the words that may stand there`,
+    const: `it should be ${JSON.stringify(params.allowedValue)}`,
+    format: `it is no ${String(params.format)}`,
+    maxLength: `it is longer than ${String(params.limit)} letters`,
+    maxItems: `there are more than ${String(params.limit)}`,
+  };
+  return [place.slice(0, 200), `At ${place.slice(0, 200)}: ${what[error?.keyword ?? ''] ?? error?.message ?? 'it is not as we write it'}. Nothing was written.`];
+}
