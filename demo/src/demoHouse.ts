@@ -1,7 +1,8 @@
-import { requestBy, type BatchRequest, type LogEntryRequest, type RecipeRequest } from '@bunkhouse/api';
+import { requestBy, type BatchRequest, type LogEntryRequest, type LotRequest, type RecipeRequest } from '@bunkhouse/api';
 import { processFor, replay, usualHousePlan, usualWaterG, type HousePlan, type School } from '@bunkhouse/core';
 import { demoRecipes, processOfRequest } from './demoRecipes.js';
 import { playBatch, type PlayedBatch } from './playBatch.js';
+import { demoLots, fromLots } from './demoLots.js';
 import { planHouse } from './planHouse.js';
 import { idFrom } from './random.js';
 
@@ -21,6 +22,7 @@ export interface DemoHouse {
   plan: HousePlan;
   devices: readonly DemoDevice[];
   recipes: RecipeRequest[];
+  lots: LotRequest[];
   batches: PlayedBatch[];
 }
 
@@ -111,7 +113,15 @@ export function demoHouse(now: number, timeZone = Intl.DateTimeFormat().resolved
   });
   const planned = planHouse(live, plan, now, COOKS[0]);
   const batches = [...ended, ...planned].sort((a, b) => a.request.startsAt.localeCompare(b.request.startsAt));
-  return { name: DEMO_NAME, cooks: COOKS, plan, devices: [THERMOMETER, LOGGER], recipes: demoRecipes(), batches };
+  return {
+    name: DEMO_NAME,
+    cooks: COOKS,
+    plan,
+    devices: [THERMOMETER, LOGGER],
+    recipes: demoRecipes(),
+    lots: demoLots(now),
+    batches: batches.map((batch) => fromLots(batch, now)),
+  };
 }
 
 /** What the usual house has, a colder drawer, a small smoker for trials, and tubs. */

@@ -20,6 +20,8 @@ import { LearntController } from './learnt/learntController.js';
 import { LearntService } from './learnt/learntService.js';
 import { LedgerController } from './ledger/ledgerController.js';
 import { LedgerService } from './ledger/ledgerService.js';
+import { LotsController } from './lots/lotsController.js';
+import { LotsService } from './lots/lotsService.js';
 import { LogService } from './log/logService.js';
 import { DEVICE_POSTS } from './readings/deviceThrottle.js';
 import { DevicesService } from './readings/devicesService.js';
@@ -58,6 +60,7 @@ export class AppModule {
         LearntController,
         LedgerController,
         RecipesController,
+        LotsController,
         HouseController,
         HousePlanController,
         CalendarController,
@@ -71,6 +74,7 @@ export class AppModule {
         LogService,
         LedgerService,
         RecipesService,
+        LotsService,
         LearntService,
         HousePlanService,
         CalendarService,

@@ -1,5 +1,5 @@
 import { ALARM_MINUTES, DEVICE_KINDS, MOST_POSTED } from '@bunkhouse/api';
-import { MOST_PIECES, PRODUCTS, SCHOOLS, VERDICTS } from '@bunkhouse/core';
+import { LOT_KINDS, MOST_PIECES, PRODUCTS, SCHOOLS, VERDICTS } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
@@ -34,7 +34,7 @@ const RESPONSES: Record<string, Schema> = {
     ...object({
       id: { type: 'string', format: 'uuid' },
       seq: { type: 'integer' },
-      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'note'] },
+      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'lot', 'note'] },
       by: text,
       at: instant,
       recordedAt: instant,
@@ -181,15 +181,50 @@ RESPONSES.LedgerResponse = object({
   yieldPercent: orNull(number('mean, % of green weight')),
   rows: list({ $ref: '#/components/schemas/LedgerRow' }),
 });
+const day: Schema = { type: 'string', format: 'date' };
+RESPONSES.LotResponse = object({
+  id: { type: 'string', format: 'uuid' },
+  kind: words([...LOT_KINDS]),
+  name: text,
+  number: text,
+  supplier: text,
+  receivedOn: day,
+  bestBefore: orNull(day),
+  amountG: grams,
+  takenG: grams,
+  batches: { type: 'integer' },
+  putAway: { type: 'boolean' },
+  by: text,
+  at: instant,
+});
+RESPONSES.LotBatch = object({
+  id: { type: 'string', format: 'uuid' },
+  code: text,
+  name: text,
+  outcome: words(['live', 'finished', 'thrownAway']),
+  g: grams,
+  at: instant,
+  by: text,
+});
 const fate = words(['new', 'known', 'longer', 'differs']);
 RESPONSES.ImportResponse = object({
   written: { type: 'boolean', description: 'false for a preview' },
   house: text,
   recipes: list(object({ id: text, name: text, fate })),
   batches: list(
-    object({ id: { type: 'string', format: 'uuid' }, code: text, name: text, fate, as: { type: 'string', description: 'the code that it gets here, where its own is taken' } }, ['as']),
+    object(
+      {
+        id: { type: 'string', format: 'uuid' },
+        code: text,
+        name: text,
+        fate,
+        as: { type: 'string', description: 'the code that it gets here, where its own is taken' },
+      },
+      ['as'],
+    ),
   ),
   devices: { type: 'integer' },
+  lots: { type: 'integer' },
   readings: { type: 'integer', description: 'five minutes of a channel each' },
 });
 RESPONSES.RecipeResponse = object({

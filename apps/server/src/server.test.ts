@@ -332,6 +332,8 @@ describe('the house', () => {
       '/api/ledger',
       '/api/ledger.csv',
       '/api/ledger/trends',
+      '/api/lots',
+      '/api/lots/{id}/batches',
       '/api/readings',
       '/api/readings.csv',
       '/api/readings/stream',

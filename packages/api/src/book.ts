@@ -1,5 +1,5 @@
 import type { BatchDesign, HousePlan, LogEntry, Process } from '@bunkhouse/core';
-import type { RecipeResponse } from './responses.js';
+import type { LotResponse, RecipeResponse } from './responses.js';
 
 /** A batch in a book: what is its own of the log. */
 export interface BookBatch {
@@ -44,6 +44,7 @@ export interface Book {
   plan?: HousePlan | null;
   recipes: RecipeResponse[];
   devices: BookDevice[];
+  lots: Omit<LotResponse, 'takenG' | 'batches'>[];
   leftOut: { id: string; by: string; at: string }[];
   batches: BookBatch[];
   readings?: BookReadings[];
@@ -61,5 +62,6 @@ export interface ImportResponse {
   /** `as`: the code that it gets here, where its own is taken */
   batches: { id: string; code: string; name: string; fate: BookFate; as?: string }[];
   devices: number;
+  lots: number;
   readings: number;
 }

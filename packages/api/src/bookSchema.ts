@@ -1,4 +1,4 @@
-import { LOG_ENTRY_KINDS, MEDIA, PRODUCTS, SCHOOLS, STATIONS, TENDING_ACTS } from '@bunkhouse/core';
+import { LOG_ENTRY_KINDS, LOT_KINDS, MEDIA, PRODUCTS, SCHOOLS, STATIONS, TENDING_ACTS } from '@bunkhouse/core';
 
 import { DEVICE_KINDS } from './deviceRequest.js';
 
@@ -282,9 +282,10 @@ const entry = object(
     values,
     changes: { type: 'object', maxProperties: 20, description: 'see DesignChanges of the core' },
     event,
+    draw: object({ of: words(LOT_KINDS), lot: uuid, g: grams }),
     reason: text(1000),
   },
-  ['stepId', 'replaces', 'values', 'changes', 'event', 'reason'],
+  ['stepId', 'replaces', 'values', 'changes', 'event', 'draw', 'reason'],
 );
 
 const batch = object(
@@ -329,8 +330,34 @@ export const BOOK_SCHEMA = {
       exportedAt: instant,
       house: text(80),
       plan: { anyOf: [{ type: 'object', description: 'see HousePlan of the core' }, { type: 'null' }] },
-      recipes: list(object({ id: slug, putAway: { type: 'boolean' }, versions: { ...list(object({ version: whole, recipe: ref('recipe'), reason: text(400), by: who, at: instant }), 1000), minItems: 1 } }), 2000),
+      recipes: list(
+        object({
+          id: slug,
+          putAway: { type: 'boolean' },
+          versions: { ...list(object({ version: whole, recipe: ref('recipe'), reason: text(400), by: who, at: instant }), 1000), minItems: 1 },
+        }),
+        2000,
+      ),
       devices: list(ref('device'), 500),
+      lots: list(
+        object(
+          {
+            id: uuid,
+            kind: words(LOT_KINDS),
+            name,
+            number: text(40),
+            supplier: text(60),
+            receivedOn: { type: 'string', format: 'date' },
+            bestBefore: { anyOf: [{ type: 'string', format: 'date' }, { type: 'null' }] },
+            amountG: number('g', { minimum: 0, maximum: 1e7 }),
+            putAway: { type: 'boolean' },
+            by: who,
+            at: instant,
+          },
+          ['bestBefore'],
+        ),
+        20_000,
+      ),
       leftOut: list(object({ id: text(60), by: who, at: instant }), 20_000),
       batches: list(ref('batch'), 20_000),
       readings: list(

@@ -15,3 +15,4 @@ export * from './recipeRequest.js';
 export * from './ledgerQuery.js';
 export * from './bookSchema.js';
 export * from './book.js';
+export * from './lotRequest.js';

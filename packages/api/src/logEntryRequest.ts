@@ -3,6 +3,7 @@ import {
   type DesignChanges,
   type EntryDraft,
   type LogEntryKind,
+  type LotDraw,
   type PieceEvent,
   type PitEvent,
   type Probe,
@@ -19,7 +20,7 @@ const withTarget = (request: LogEntryRequest) => request.kind === 'correction' |
 const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
 const withChanges = (request: LogEntryRequest) => request.kind === 'replanned';
 const withEvent = (request: LogEntryRequest) => request.kind === 'pit' || request.kind === 'pieces';
-const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && !withEvent(request)) || request.reason !== undefined;
+const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && request.kind !== 'lot' && !withEvent(request)) || request.reason !== undefined;
 
 /** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
 export class LogEntryRequest {
@@ -61,6 +62,11 @@ export class LogEntryRequest {
   @IsObject({ message: 'What happened?' })
   event?: PitEvent | PieceEvent;
 
+  /** what was taken from a lot; see `LotDraw` of the core */
+  @ValidateIf((request: LogEntryRequest) => request.kind === 'lot')
+  @IsObject({ message: 'Taken from which lot?' })
+  draw?: LotDraw;
+
   /** by which recipe the part goes on that is cut off; by that of the whole when not given */
   @IsOptional()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(RecipeOfBatch, value) : value))
@@ -99,6 +105,10 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'pit', event: pitEvent(request.event), ...(reason === '' ? {} : { reason }) };
     case 'pieces':
       return { ...written, kind: 'pieces', event: pieceEvent(request.event), ...(reason === '' ? {} : { reason }) };
+    case 'lot': {
+      const { of, lot, g } = (request.draw ?? {}) as LotDraw;
+      return { ...written, kind: 'lot', draw: { of, lot, g }, ...(reason === '' ? {} : { reason }) };
+    }
     case 'ended':
       return { ...written, kind: 'ended', reason };
     case 'note':

@@ -1,5 +1,5 @@
 import type { DeviceKind } from './deviceRequest.js';
-import type { BatchDesign, Diffusivity, LedgerLine, LogEntry, Origin, Process, Recipe, Verdict } from '@bunkhouse/core';
+import type { BatchDesign, Diffusivity, LedgerLine, LogEntry, LotKind, Origin, Process, Recipe, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -172,4 +172,36 @@ export interface RecipeResponse {
   id: string;
   putAway: boolean;
   versions: RecipeVersion[];
+}
+
+/** A lot, and what batches have left of it. */
+export interface LotResponse {
+  id: string;
+  kind: LotKind;
+  name: string;
+  number: string;
+  supplier: string;
+  /** dates */
+  receivedOn: string;
+  bestBefore: string | null;
+  amountG: number;
+  takenG: number;
+  /** how many batches took from it, parts that were cut off among them */
+  batches: number;
+  putAway: boolean;
+  by: string;
+  at: string;
+}
+
+/** A batch that holds a lot. */
+export interface LotBatch {
+  id: string;
+  code: string;
+  name: string;
+  outcome: 'live' | 'finished' | 'thrownAway';
+  /** g that were taken for it, or for what it was cut from */
+  g: number;
+  /** ISO instant of the first taking */
+  at: string;
+  by: string;
 }

@@ -64,6 +64,7 @@ export * from './process/station.js';
 export * from './process/step.js';
 export * from './process/pitEvent.js';
 export * from './process/pieceEvent.js';
+export * from './process/lot.js';
 export * from './process/pieces.js';
 export * from './process/cookProgram.js';
 export * from './process/cookPrograms.js';

@@ -4,6 +4,7 @@ import { BatchEntity } from '../batches/batchEntity.js';
 import { HousePlanEntity } from '../house/housePlanEntity.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { LedgerLineEntity } from '../ledger/ledgerLineEntity.js';
+import { LotEntity } from '../lots/lotEntity.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { LeftOutEntity } from '../learnt/leftOutEntity.js';
@@ -14,6 +15,7 @@ import { CalendarFeed1795300000000 } from './migrations/calendarFeed179530000000
 import { First1795000000000 } from './migrations/first1795000000000.js';
 import { Learnt1795100000000 } from './migrations/learnt1795100000000.js';
 import { Readings1795400000000 } from './migrations/readings1795400000000.js';
+import { Lots1795700000000 } from './migrations/lots1795700000000.js';
 import { Pieces1795600000000 } from './migrations/pieces1795600000000.js';
 import { Recipes1795500000000 } from './migrations/recipes1795500000000.js';
 
@@ -32,6 +34,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     DeviceEntity,
     RecipeEntity,
     RecipeVersionEntity,
+    LotEntity,
   ],
   migrations: [
     First1795000000000,
@@ -41,6 +44,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     Readings1795400000000,
     Recipes1795500000000,
     Pieces1795600000000,
+    Lots1795700000000,
   ],
   migrationsRun: true,
   synchronize: false,

@@ -8,6 +8,7 @@ import { Clock } from '../clock.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { HousePlanService } from '../house/housePlanService.js';
 import { DevicesService } from '../readings/devicesService.js';
+import { LotsService } from '../lots/lotsService.js';
 import { RecipesService } from '../recipes/recipesService.js';
 import { LogService } from '../log/logService.js';
 
@@ -24,6 +25,7 @@ export class DemoHouse {
     private readonly plan: HousePlanService,
     private readonly devices: DevicesService,
     private readonly recipes: RecipesService,
+    private readonly lots: LotsService,
     private readonly clock: Clock,
   ) {}
 
@@ -32,9 +34,10 @@ export class DemoHouse {
     const houses = this.dataSource.getRepository(HouseEntity);
     const house = (await houses.findOneBy({ id: 1 })) ?? (await this.found());
     if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
-    const { plan, devices, recipes, batches } = demoHouse(house.demoFrom.getTime());
+    const { plan, devices, recipes, lots, batches } = demoHouse(house.demoFrom.getTime());
     await this.plan.keep(plan, 'Wren');
     for (const device of devices) await this.devices.keep({ ...device, simulated: true, by: 'Wren' });
+    for (const lot of lots) await this.lots.keep(lot);
     for (const recipe of recipes) await this.recipes.keep(recipe);
     for (const { request, entries } of batches) {
       await this.batches.start(request, Date.parse(request.startsAt));

@@ -20,8 +20,7 @@ export class PlainErrorFilter implements ExceptionFilter {
     if (error instanceof HttpException) return fromHttp(error);
     if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, message: error.message }] };
     const status = bodyParserStatus(error);
-    if (status !== null)
-      return { statusCode: status, message: status === 413 ? TOO_MUCH : 'That could not be read: it is not well-formed JSON.' };
+    if (status !== null) return { statusCode: status, message: status === 413 ? TOO_MUCH : 'That could not be read: it is not well-formed JSON.' };
     if (databaseIsAway(error)) return { statusCode: 503, message: 'The database does not answer just now. Try again in a moment; nothing was written.' };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
     return { statusCode: 500, message: 'Something broke on our side. Nothing was written. The server’s log says what.' };

@@ -11,6 +11,7 @@ import { HouseEntity } from '../house/houseEntity.js';
 import { HousePlanEntity } from '../house/housePlanEntity.js';
 import { LeftOutEntity } from '../learnt/leftOutEntity.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
+import { LotEntity } from '../lots/lotEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { readBlock } from '../readings/readingBlock.js';
 import { RecipesService } from '../recipes/recipesService.js';
@@ -42,8 +43,9 @@ export class BookExport {
   async *whole(withReadings: boolean): AsyncGenerator<string> {
     const plan = await this.dataSource.getRepository(HousePlanEntity).findOneBy({ id: 1 });
     const devices = await this.dataSource.getRepository(DeviceEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    const lots = await this.dataSource.getRepository(LotEntity).find({ order: { at: 'ASC', id: 'ASC' } });
     const leftOut = await this.dataSource.getRepository(LeftOutEntity).find({ order: { id: 'ASC' } });
-    yield await this.head({ plan: plan?.plan ?? null, recipes: await this.recipes.all(), devices: devices.map(deviceOf), leftOut });
+    yield await this.head({ plan: plan?.plan ?? null, recipes: await this.recipes.all(), devices: devices.map(deviceOf), lots: lots.map(lotOf), leftOut });
     yield* part('batches', this.everyBatch());
     if (withReadings) yield* part('readings', this.everyReading());
     yield '}\n';
@@ -60,7 +62,9 @@ export class BookExport {
     const probes = [...new Map(log.hung.flatMap(({ probes: hung }) => hung).map((probe) => [`${probe.device}:${probe.channel}`, probe])).values()];
     const devices = await this.dataSource.getRepository(DeviceEntity).find({ where: { id: In(probes.map(({ device }) => device)) } });
     const recipes = (await this.recipes.all()).filter((recipe) => recipe.id === process.recipe?.id);
-    yield await this.head({ recipes, devices: devices.map(deviceOf), leftOut: [] });
+    const taken = whole.entries.flatMap((entry) => (entry.kind === 'lot' ? [entry.draw.lot] : []));
+    const lots = await this.dataSource.getRepository(LotEntity).find({ where: { id: In(taken) }, order: { at: 'ASC', id: 'ASC' } });
+    yield await this.head({ recipes, devices: devices.map(deviceOf), lots: lots.map(lotOf), leftOut: [] });
     yield* part('batches', one(await this.own(rows)));
     if (log.onAt !== null) {
       const from = new Date(log.onAt - AROUND_MS.before);
@@ -71,7 +75,7 @@ export class BookExport {
   }
 
   async *recipe(id: string): AsyncGenerator<string> {
-    yield await this.head({ recipes: (await this.recipes.all()).filter((recipe) => recipe.id === id), devices: [], leftOut: [] });
+    yield await this.head({ recipes: (await this.recipes.all()).filter((recipe) => recipe.id === id), devices: [], lots: [], leftOut: [] });
     yield ',"batches":[]}\n';
   }
 
@@ -150,6 +154,8 @@ const deviceOf = ({ id, name, kind, channels, store, simulated, createdBy, creat
   createdBy,
   createdAt: createdAt.toISOString(),
 });
+
+const lotOf = ({ at, ...lot }: LotEntity) => ({ ...lot, at: at.toISOString() });
 
 function readingsOf({ device_id: device, channel, from_at: from, samples }: BlockRow): BookReadings {
   const read = readBlock(from.getTime(), samples);

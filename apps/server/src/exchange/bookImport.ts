@@ -12,6 +12,7 @@ import { HousePlanEntity } from '../house/housePlanEntity.js';
 import { LeftOutEntity } from '../learnt/leftOutEntity.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
+import { LotEntity } from '../lots/lotEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { mergeBlock } from '../readings/readingBlock.js';
 import { RecipeEntity } from '../recipes/recipeEntity.js';
@@ -49,6 +50,10 @@ export class BookImport {
       await this.writeHouse(manager, book);
       await this.writeRecipes(manager, plan);
       await this.writeDevices(manager, book);
+      for (const lots of chunks(book.lots)) {
+        const rows = lots.map(({ at, bestBefore = null, ...lot }) => Object.assign(new LotEntity(), { ...lot, bestBefore, at: new Date(at) }));
+        await manager.createQueryBuilder().insert().into(LotEntity).values(rows).orIgnore().execute();
+      }
       await this.writeBatches(manager, plan);
       const readings = await writeReadings(manager, book);
       const leftOut = book.leftOut.map(({ id, by, at }) => ({ id, by, at: new Date(at) }));
@@ -59,6 +64,7 @@ export class BookImport {
 
   private async plan(manager: EntityManager, book: Book): Promise<Plan> {
     const [batches, recipes] = [await this.planBatches(manager, book.batches), await planRecipes(manager, book.recipes)];
+    const lots = await manager.getRepository(LotEntity).countBy({ id: In(book.lots.map(({ id }) => id)) });
     const known = await manager.getRepository(DeviceEntity).find({ select: { id: true }, where: { id: In(book.devices.map(({ id }) => id)) } });
     return {
       batches: batches.filter(({ fate }) => fate === 'new' || fate === 'longer'),
@@ -75,6 +81,7 @@ export class BookImport {
           ...(code === batch.code || fate !== 'new' ? {} : { as: code }),
         })),
         devices: book.devices.length - known.length,
+        lots: book.lots.length - lots,
         readings: (book.readings ?? []).length,
       },
     };
@@ -120,7 +127,9 @@ export class BookImport {
   private async writeRecipes(manager: EntityManager, { recipes }: Plan): Promise<void> {
     for (const { id, putAway, isNew, versions } of recipes) {
       if (isNew) await manager.getRepository(RecipeEntity).insert({ id, putAway });
-      await manager.getRepository(RecipeVersionEntity).insert(versions.map(({ at, ...version }) => Object.assign(new RecipeVersionEntity(), { ...version, recipeId: id, at: new Date(at) })));
+      await manager
+        .getRepository(RecipeVersionEntity)
+        .insert(versions.map(({ at, ...version }) => Object.assign(new RecipeVersionEntity(), { ...version, recipeId: id, at: new Date(at) })));
     }
   }
 
@@ -191,7 +200,8 @@ async function refuseStrayEntries(manager: EntityManager, batches: readonly Book
   for (const ids of chunks([...batchOf.keys()])) {
     const rows = await manager.getRepository(LogEntryEntity).find({ select: { id: true, batchId: true }, where: { id: In(ids) } });
     const stray = rows.find(({ id, batchId }) => batchOf.get(id) !== batchId);
-    if (stray !== undefined) throw refused([{ field: 'batches', message: 'An entry of it stands in another batch of this house: that is not one of our books.' }]);
+    if (stray !== undefined)
+      throw refused([{ field: 'batches', message: 'An entry of it stands in another batch of this house: that is not one of our books.' }]);
   }
 }
 
@@ -199,8 +209,16 @@ async function writeReadings(manager: EntityManager, book: Book): Promise<number
   let written = 0;
   for (const { device, channel, from, s, C } of book.readings ?? []) {
     const fromMs = Date.parse(from);
-    const [row] = await manager.query<{ samples: Buffer }[]>('SELECT samples FROM reading_block WHERE device_id = $1 AND channel = $2 AND from_at = $3', [device, channel, from]);
-    const { bytes, added } = mergeBlock(fromMs, row?.samples ?? null, s.map((second, i) => ({ at: fromMs + second * 1000, C: C[i] ?? 0 })));
+    const [row] = await manager.query<{ samples: Buffer }[]>('SELECT samples FROM reading_block WHERE device_id = $1 AND channel = $2 AND from_at = $3', [
+      device,
+      channel,
+      from,
+    ]);
+    const { bytes, added } = mergeBlock(
+      fromMs,
+      row?.samples ?? null,
+      s.map((second, i) => ({ at: fromMs + second * 1000, C: C[i] ?? 0 })),
+    );
     if (added === 0) continue;
     written += 1;
     await manager.query(

@@ -13,19 +13,27 @@ let empty: TestHouse;
 let book: Book;
 
 const exported = async (house: TestHouse, path = '/api/exchange/book.json'): Promise<Book> => (await house.http().get(path)).body as Book;
-const send = (house: TestHouse, to: 'preview' | 'import', document: unknown) => house.http().post(`/api/exchange/${to}`).send(document as object);
+const send = (house: TestHouse, to: 'preview' | 'import', document: unknown) =>
+  house
+    .http()
+    .post(`/api/exchange/${to}`)
+    .send(document as object);
 const bare = ({ exportedAt: _exportedAt, ...rest }: Book) => rest;
 const counts = async (house: TestHouse) =>
-  (await house.database.query<{ batches: string; entries: string; recipes: string }[]>(
-    'SELECT (SELECT count(*) FROM batch) AS batches, (SELECT count(*) FROM log_entry) AS entries, (SELECT count(*) FROM recipe_version) AS recipes',
-  ))[0];
+  (
+    await house.database.query<{ batches: string; entries: string; recipes: string }[]>(
+      'SELECT (SELECT count(*) FROM batch) AS batches, (SELECT count(*) FROM log_entry) AS entries, (SELECT count(*) FROM recipe_version) AS recipes',
+    )
+  )[0];
 
 beforeAll(async () => {
   [full, empty] = [await openTestHouse(), await openTestHouse()];
   await full.app.get(DemoHouse).openIfEmpty();
   // A part that was cut off, and a reading, so that the book holds one of everything.
   const live = (await full.http().get('/api/batches')).body as BatchResponse[];
-  const pulled = live.find(({ process, entries }) => process.product === 'pastrami' && entries.some((entry) => entry.kind === 'done' && entry.stepId === 'meat-on'));
+  const pulled = live.find(
+    ({ process, entries }) => process.product === 'pastrami' && entries.some((entry) => entry.kind === 'done' && entry.stepId === 'meat-on'),
+  );
   const event = { act: 'split', piece: 'A', staysG: 2000, goesG: 1900, to: randomUUID() };
   const cut = await full
     .http()
@@ -71,7 +79,12 @@ describe('a whole book', () => {
     expect(new Set(second.batches.map(({ fate }) => fate))).toEqual(new Set(['known']));
     expect(bare(await exported(empty))).toEqual(bare(book));
     // The next batch of the house is numbered after those that came.
-    const next = (await empty.http().post('/api/batches').send(usualRequest('picnic', { id: randomUUID(), by: 'Wren', startsAt: new Date().toISOString() }))).body as BatchResponse;
+    const next = (
+      await empty
+        .http()
+        .post('/api/batches')
+        .send(usualRequest('picnic', { id: randomUUID(), by: 'Wren', startsAt: new Date().toISOString() }))
+    ).body as BatchResponse;
     expect(Number(next.code.split('-')[1])).toBeGreaterThan(Math.max(...book.batches.map(({ code }) => Number(/\d+/.exec(code)?.[0] ?? 0))));
   });
 
@@ -93,9 +106,19 @@ describe('a book into a house that has some of it', () => {
     const house = await openTestHouse();
     const [first, second] = book.batches.filter(({ cutFrom, entries }) => cutFrom === undefined && entries.length > 4);
     if (first === undefined || second === undefined) throw new Error('two batches');
-    await house.http().post('/api/batches').send(usualRequest('pastrami', { id: randomUUID(), by: 'Juno', startsAt: new Date().toISOString() }));
+    await house
+      .http()
+      .post('/api/batches')
+      .send(usualRequest('pastrami', { id: randomUUID(), by: 'Juno', startsAt: new Date().toISOString() }));
     const taken = (await house.http().get('/api/batches')).body as BatchResponse[];
-    const short = { ...book, devices: [], leftOut: [], readings: [], recipes: [], batches: [{ ...first, code: taken[0]?.code ?? '', entries: first.entries.slice(0, 2) }] };
+    const short = {
+      ...book,
+      devices: [],
+      leftOut: [],
+      readings: [],
+      recipes: [],
+      batches: [{ ...first, code: taken[0]?.code ?? '', entries: first.entries.slice(0, 2) }],
+    };
     const answer = (await send(house, 'import', short)).body as ImportResponse;
     expect(answer.batches[0]?.as).toMatch(/^[A-Z]+-\d{3}$/);
     const longer = (await send(house, 'import', { ...short, batches: [{ ...first, entries: first.entries }] })).body as ImportResponse;
@@ -124,13 +147,38 @@ describe('what is no book of ours', () => {
     ['a deep well', () => ({ ...small(), plan: nested(60) }), /cannot be kept/],
     ['a path for a code', () => ({ ...small(), batches: [{ ...batch(), code: '../../etc' }] }), /batches\/0\/code/],
     ['a step of code', () => ({ ...small(), batches: [{ ...batch(), process: { ...batch().process, steps: [{ id: 'x' }] } }] }), /steps\/0/],
-    ['a hole in the log', () => ({ ...small(), batches: [{ ...batch(), entries: batch().entries.filter((_, i) => i !== 1) }] }), /Entry 2 of the log is missing/],
+    [
+      'a hole in the log',
+      () => ({ ...small(), batches: [{ ...batch(), entries: batch().entries.filter((_, i) => i !== 1) }] }),
+      /Entry 2 of the log is missing/,
+    ],
     ['a log twice', () => ({ ...small(), batches: [batch(), batch()] }), /stands in it twice/],
     ['a part without its whole', () => ({ ...small(), batches: [{ ...batch(), cutFrom: randomUUID(), cutAfter: 2 }] }), /not in this book/],
     ['no pieces', () => ({ ...small(), batches: [{ ...batch(), design: { ...batch().design, pieces: [] } }] }), /pieces/],
-    ['a recipe that cannot be', () => ({ ...small(), recipes: [{ id: 'x', putAway: false, versions: [{ version: 1, recipe: { ...book.recipes[0]?.versions[0]?.recipe, program: [] }, reason: '', by: 'W', at: book.exportedAt }] }] }), /between 1 and 12 phases/],
-    ['a version missing', () => ({ ...small(), recipes: [{ ...book.recipes[0], versions: book.recipes[0]?.versions.map((one) => ({ ...one, version: 3 })) }] }), /counted from 1/],
-    ['more times than temperatures', () => ({ ...small(), readings: [{ device: randomUUID(), channel: 1, from: book.exportedAt, s: [1, 2], C: [3] }] }), /2 times for 1/],
+    [
+      'a recipe that cannot be',
+      () => ({
+        ...small(),
+        recipes: [
+          {
+            id: 'x',
+            putAway: false,
+            versions: [{ version: 1, recipe: { ...book.recipes[0]?.versions[0]?.recipe, program: [] }, reason: '', by: 'W', at: book.exportedAt }],
+          },
+        ],
+      }),
+      /between 1 and 12 phases/,
+    ],
+    [
+      'a version missing',
+      () => ({ ...small(), recipes: [{ ...book.recipes[0], versions: book.recipes[0]?.versions.map((one) => ({ ...one, version: 3 })) }] }),
+      /counted from 1/,
+    ],
+    [
+      'more times than temperatures',
+      () => ({ ...small(), readings: [{ device: randomUUID(), channel: 1, from: book.exportedAt, s: [1, 2], C: [3] }] }),
+      /2 times for 1/,
+    ],
   ];
   test.each(hostile)('%s is refused with the place and the reason, and nothing is written', async (_what, make, message) => {
     const before = await counts(empty);
@@ -140,7 +188,11 @@ describe('what is no book of ours', () => {
   });
 
   test('fifty megabytes are refused, and bytes that are no JSON', async () => {
-    const large = await empty.http().post('/api/exchange/preview').set('content-type', 'application/json').send(`{"a":"${'x'.repeat(50 * 1024 * 1024)}"}`);
+    const large = await empty
+      .http()
+      .post('/api/exchange/preview')
+      .set('content-type', 'application/json')
+      .send(`{"a":"${'x'.repeat(50 * 1024 * 1024)}"}`);
     expect([large.status, (large.body as { message: string }).message]).toEqual([413, expect.stringMatching(/48 MB/)]);
     const torn = await empty.http().post('/api/exchange/preview').set('content-type', 'application/json').send(JSON.stringify(small()).slice(0, 5000));
     expect(torn.status).toBe(400);
@@ -148,17 +200,23 @@ describe('what is no book of ours', () => {
 
   test('a book with anything in it changed at random is taken or refused in a sentence, never broken on', async () => {
     const text = JSON.stringify(small());
-    const places = [...text.matchAll(/(?<=[:[,])(?:-?\d+(?:\.\d+)?|"[^"]{0,40}"|true|null)(?=[,}\]])/g)].map((found) => [found.index, found[0].length] as const);
+    const places = [...text.matchAll(/(?<=[:[,])(?:-?\d+(?:\.\d+)?|"[^"]{0,40}"|true|null)(?=[,}\]])/g)].map(
+      (found) => [found.index, found[0].length] as const,
+    );
     await fc.assert(
-      fc.asyncProperty(fc.nat(places.length - 1), fc.constantFrom('null', '-1', '1e308', '""', '"x"', '[]', '{}', 'true', '"2020-01-01T00:00:00Z"'), async (i, other) => {
-        const [at, length] = places[i] ?? [0, 0];
-        const answer = await empty
-          .http()
-          .post('/api/exchange/preview')
-          .set('content-type', 'application/json')
-          .send(text.slice(0, at) + other + text.slice(at + length));
-        expect([200, 400]).toContain(answer.status);
-      }),
+      fc.asyncProperty(
+        fc.nat(places.length - 1),
+        fc.constantFrom('null', '-1', '1e308', '""', '"x"', '[]', '{}', 'true', '"2020-01-01T00:00:00Z"'),
+        async (i, other) => {
+          const [at, length] = places[i] ?? [0, 0];
+          const answer = await empty
+            .http()
+            .post('/api/exchange/preview')
+            .set('content-type', 'application/json')
+            .send(text.slice(0, at) + other + text.slice(at + length));
+          expect([200, 400]).toContain(answer.status);
+        },
+      ),
       { numRuns: 150 },
     );
   }, 60_000);

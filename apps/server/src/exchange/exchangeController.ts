@@ -1,6 +1,16 @@
 import { Readable } from 'node:stream';
 import { Controller, Get, HttpCode, Param, Post, Query, Req, StreamableFile } from '@nestjs/common';
-import { ApiBadRequestResponse, ApiBody, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiPayloadTooLargeResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
+import {
+  ApiBadRequestResponse,
+  ApiBody,
+  ApiNotFoundResponse,
+  ApiOkResponse,
+  ApiOperation,
+  ApiParam,
+  ApiPayloadTooLargeResponse,
+  ApiQuery,
+  ApiTags,
+} from '@nestjs/swagger';
 import { BOOK_SCHEMA, type ImportResponse } from '@bunkhouse/api';
 import { IdPipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';

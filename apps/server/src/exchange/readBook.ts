@@ -20,11 +20,15 @@ export function readBook(document: unknown): Book {
   if (typeof document !== 'object' || document === null || Array.isArray(document) || format !== 'bunkhouse-book')
     throw refuse('format', 'That is no book of ours: it does not begin with "format": "bunkhouse-book".');
   if (typeof version === 'number' && version > BOOK_VERSION)
-    throw refuse('version', `That was written by a newer Bunkhouse, as version ${version}: this one reads up to ${BOOK_VERSION}. Bring this house up to date first.`);
+    throw refuse(
+      'version',
+      `That was written by a newer Bunkhouse, as version ${version}: this one reads up to ${BOOK_VERSION}. Bring this house up to date first.`,
+    );
   if (!isBook(document)) throw refuse(...placeOf(isBook.errors ?? []));
   for (const [i, { versions }] of document.recipes.entries()) {
     const sorted = [...versions].sort((a, b) => a.version - b.version);
-    if (sorted.some(({ version: n }, k) => n !== k + 1)) throw refuse(`recipes/${i}/versions`, 'The versions of a recipe are counted from 1, with none left out.');
+    if (sorted.some(({ version: n }, k) => n !== k + 1))
+      throw refuse(`recipes/${i}/versions`, 'The versions of a recipe are counted from 1, with none left out.');
     for (const { version: n, recipe } of versions) inPlace(`recipes/${i}, version ${n}`, () => requireRecipe(recipe));
   }
   checkBatches(document.batches);
@@ -56,7 +60,8 @@ function checkBatches(batches: readonly BookBatch[]): void {
     });
   }
   for (const [i, { cutFrom, code }] of batches.entries())
-    if (cutFrom !== undefined && !ids.has(cutFrom)) throw refuse(`batches/${i} (${code})`, 'It was cut from a batch that is not in this book. Export them together.');
+    if (cutFrom !== undefined && !ids.has(cutFrom))
+      throw refuse(`batches/${i} (${code})`, 'It was cut from a batch that is not in this book. Export them together.');
 }
 
 /** Whatever the core says of a part, with its place. */
@@ -88,5 +93,8 @@ function placeOf(errors: readonly ErrorObject[]): [string, string] {
     maxLength: `it is longer than ${String(params.limit)} letters`,
     maxItems: `there are more than ${String(params.limit)}`,
   };
-  return [place.slice(0, 200), `At ${place.slice(0, 200)}: ${what[error?.keyword ?? ''] ?? error?.message ?? 'it is not as we write it'}. Nothing was written.`];
+  return [
+    place.slice(0, 200),
+    `At ${place.slice(0, 200)}: ${what[error?.keyword ?? ''] ?? error?.message ?? 'it is not as we write it'}. Nothing was written.`,
+  ];
 }

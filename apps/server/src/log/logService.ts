@@ -9,6 +9,7 @@ import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
 import { LedgerService } from '../ledger/ledgerService.js';
+import { LotsService } from '../lots/lotsService.js';
 import { LogEntryEntity } from './logEntryEntity.js';
 
 /** Writes the log. One writer at a time for a batch: the batch's row is locked while an entry is checked and written. */
@@ -18,6 +19,7 @@ export class LogService {
     @InjectDataSource() private readonly dataSource: DataSource,
     private readonly batches: BatchesService,
     private readonly ledger: LedgerService,
+    private readonly lots: LotsService,
     private readonly clock: Clock,
   ) {}
 
@@ -39,6 +41,7 @@ export class LogService {
         const draft = toDraft(request);
         if (await this.isWritten(manager, batch, draft)) continue;
         const entry = checked(batch, draft, request.seen, now);
+        await this.lots.check(manager, draft);
         await manager.getRepository(LogEntryEntity).insert(row(batchId, entry));
         await this.batches.cutOff(manager, batch, entry, request);
         batch = { ...batch, entries: [...batch.entries, entry] };
@@ -104,6 +107,7 @@ function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {
       values: 'values' in rest ? rest.values : null,
       changes: 'changes' in rest ? rest.changes : null,
       event: 'event' in rest ? rest.event : null,
+      draw: 'draw' in rest ? rest.draw : null,
     };
   };
   return isDeepStrictEqual(said(written), said(draft));

@@ -60,7 +60,17 @@ export function ScatterChart({
     [HEIGHT - INSET.bottom, INSET.top],
   );
   const kinds = [...new Set(points.map(({ kind }) => kind))].sort();
-  const lines = mean === undefined ? [] : kinds.map((kind) => linePath(points.filter((point) => point.kind === kind), mean, across, up));
+  const lines =
+    mean === undefined
+      ? []
+      : kinds.map((kind) =>
+          linePath(
+            points.filter((point) => point.kind === kind),
+            mean,
+            across,
+            up,
+          ),
+        );
   return (
     <figure className="panel scatter" aria-label={title}>
       <div className="ph">

@@ -8,7 +8,7 @@ import { useReminders } from './reminding';
 import { SectionBar } from './SectionBar';
 import { Shortcuts } from './Shortcuts';
 
-const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/bench', p: '/pit', r: '/recipes', l: '/ledger', g: '/guide' };
+const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/bench', p: '/pit', r: '/recipes', s: '/stores', l: '/ledger', g: '/guide' };
 
 /** The frame of every screen: rail, section bar, and the section. */
 export function House() {

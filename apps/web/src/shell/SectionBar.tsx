@@ -8,6 +8,7 @@ const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
   { to: '/bench', name: 'Bench', glyph: 'bench' },
   { to: '/pit', name: 'Pit', glyph: 'pit' },
   { to: '/recipes', name: 'Recipes', glyph: 'recipes' },
+  { to: '/stores', name: 'Stores', glyph: 'stores' },
   { to: '/ledger', name: 'Ledger', glyph: 'ledger' },
   { to: '/guide', name: 'Guide', glyph: 'guide' },
 ];

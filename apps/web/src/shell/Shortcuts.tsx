@@ -9,6 +9,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['B', 'Bench'],
   ['P', 'Pit'],
   ['R', 'Recipes'],
+  ['S', 'Stores'],
   ['L', 'Ledger'],
   ['G', 'Guide'],
   ['Enter', 'In a form: log it'],

@@ -16,6 +16,7 @@ export const router = createBrowserRouter([
       { path: 'pit', lazy: async () => ({ Component: (await import('../sections/pit/Pit')).Pit }) },
       { path: 'pit/:id', lazy: async () => ({ Component: (await import('../sections/pit/Pit')).Pit }) },
       { path: 'readings', lazy: async () => ({ Component: (await import('../sections/readings/ReadingsInOut')).ReadingsInOut }) },
+      { path: 'stores', lazy: async () => ({ Component: (await import('../sections/stores/Stores')).Stores }) },
       { path: 'recipes', lazy: async () => ({ Component: (await import('../sections/recipes/Recipes')).Recipes }) },
       { path: 'recipes/new', lazy: async () => ({ Component: (await import('../sections/recipes/NewRecipe')).NewRecipe }) },
       { path: 'recipes/:id', lazy: async () => ({ Component: (await import('../sections/recipes/RecipePage')).RecipePage }) },

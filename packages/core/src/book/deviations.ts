@@ -51,6 +51,8 @@ export function deviations({ entries }: BatchRecord, { steps, standing }: BatchS
         return entry.event.act === 'dropped' ? deviation('dropped', `Piece ${entry.event.piece} left the batch`) : [];
       case 'ended':
         return deviation('ended', 'Thrown away');
+      case 'lot':
+        return entry.reason === undefined ? [] : deviation('gate', `Lot of ${entry.draw.of}`);
       case 'note':
         return [];
     }

@@ -5,6 +5,7 @@ import { MIX_STEP_BRINE } from './batchFacts.js';
 import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
 import { closesStep, failedGates, inputNames } from './gates.js';
 import type { StepValues } from './logEntry.js';
+import { lotDrawFaults } from './lot.js';
 import { pieceEventFaults } from './pieceEvent.js';
 import { piecesAt } from './pieces.js';
 import { pitEventFaults } from './pitEvent.js';
@@ -38,6 +39,8 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
       ];
     case 'pieces':
       return [...liveFault(state), ...pieceFaults(record, state, draft, at, now)];
+    case 'lot':
+      return [...liveFault(state), ...lotDrawFaults(draft.draw)];
     case 'ended':
       return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
     case 'replanned':
@@ -317,7 +320,7 @@ function withdrawalFault(record: BatchRecord, state: BatchState, replaces: strin
   const shared = sharedFault(record, replaces);
   if (shared !== null) return [shared];
   if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
-  if (target.kind === 'ended' || target.kind === 'pit') return [];
+  if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot') return [];
   if (target.kind === 'pieces')
     return target.event.act === 'split' ? [{ field: 'replaces', message: 'The other part is a batch of its own by now: that cannot be taken back.' }] : [];
   if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);

@@ -1,3 +1,4 @@
+import type { LotDraw } from './lot.js';
 import type { PieceEvent } from './pieceEvent.js';
 import type { PitEvent } from './pitEvent.js';
 import type { DesignChanges } from './replan.js';
@@ -34,18 +35,20 @@ export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChang
 export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string };
 /** Something was done to a piece beside the steps, or it left. */
 export type PieceEntry = Written & { kind: 'pieces'; event: PieceEvent; reason?: string };
+/** Something was taken from a lot. */
+export type LotEntry = Written & { kind: 'lot'; draw: LotDraw; reason?: string };
 /** Something worth keeping. */
 export type NoteEntry = Written & { kind: 'note'; reason: string };
 
 /** The append-only log of a batch: a closed union. */
-export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | NoteEntry;
+export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | LotEntry | NoteEntry;
 export type LogEntryKind = LogEntry['kind'];
-export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'note'];
+export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'lot', 'note'];
 
 /** An entry before it is written. */
 export type NewLogEntry = LogEntry extends infer E ? (E extends LogEntry ? Omit<E, 'seq' | 'recordedAt'> : never) : never;
 
-type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry;
+type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | LotEntry;
 
 /** An act as it stands after every correction: the entry, with what it first said when it was corrected. */
 export type StandingEntry = Act & { corrections: CorrectionEntry[] };

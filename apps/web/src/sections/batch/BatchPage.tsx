@@ -16,6 +16,7 @@ import { dayAndTime, span } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { LeaveOut } from './LeaveOut';
 import { LogPanel } from './LogPanel';
+import { LotsPanel } from './LotsPanel';
 import { PiecesPanel } from './PiecesPanel';
 import { Ticket } from './Ticket';
 
@@ -108,6 +109,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
           <Readings figures={figures} facts={state.facts} />
         </div>
         <PiecesPanel batch={batch} />
+        <LotsPanel batch={batch} />
         <nav className="paper-links" aria-label="On paper">
           <span className="label">On paper</span>
           <Link className="lnk" to={`/batches/${batch.record.id}/record`}>

@@ -10,6 +10,7 @@ import { RecordStep } from '../../shell/record/RecordStep';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { WordsForm } from './LeaveOut';
+import { LOT_WORDS } from '../../shell/lotWords';
 import { pieceEventTitle } from './pieceWords';
 
 /** Everything that was written, the last first. A correction stands beside what it corrects. */
@@ -145,6 +146,8 @@ function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch, 
       return pitEventTitle(entry.event);
     case 'pieces':
       return pieceEventTitle(entry.event, shown);
+    case 'lot':
+      return `${LOT_WORDS[entry.draw.of]} from a lot, ${inWords(entry.draw.g, entry.draw.of === 'cure' ? 'smallMass' : 'mass', shown)}`;
     case 'note':
       return 'Note';
   }

@@ -53,7 +53,10 @@ export function BookInOut() {
     });
   const found = chosen?.found ?? done;
   const count = (fates: readonly BookFate[]) => (found?.batches ?? []).filter(({ fate }) => fates.includes(fate)).length;
-  const comes = found === null ? 0 : count(['new', 'longer']) + found.recipes.filter(({ fate }) => fate === 'new' || fate === 'longer').length + found.devices + found.readings;
+  const comes =
+    found === null
+      ? 0
+      : count(['new', 'longer']) + found.recipes.filter(({ fate }) => fate === 'new' || fate === 'longer').length + found.devices + found.readings;
   return (
     <div className="page book-in-out">
       <div className="page-head">
@@ -112,8 +115,9 @@ export function BookInOut() {
             <>
               <p className="lead" role="status">
                 {done === null ? `${chosen?.name ?? ''}${found.house === '' ? '' : `, from ${found.house}`}: ` : 'Taken in: '}
-                {count(['new'])} batches {done === null ? 'come in' : 'came in'}, {count(['longer'])} go on, {count(['known'])} are here already, {count(['differs'])} stay as they are here;{' '}
-                {found.recipes.filter(({ fate }) => fate === 'new' || fate === 'longer').length} recipes, {found.devices} devices, {found.readings} pieces of readings.
+                {count(['new'])} batches {done === null ? 'come in' : 'came in'}, {count(['longer'])} go on, {count(['known'])} are here already,{' '}
+                {count(['differs'])} stay as they are here; {found.recipes.filter(({ fate }) => fate === 'new' || fate === 'longer').length} recipes,{' '}
+                {found.devices} devices, {found.readings} pieces of readings.
               </p>
               <div className="table-scroll" tabIndex={0} role="region" aria-label="What the book holds">
                 <table className="book differ">

@@ -2,8 +2,10 @@ import { bookLines, deviations, inputNames, RULE_SETS, STATION_NAMES, STATIONS, 
 import dayjs from 'dayjs';
 import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
+import { useLots } from '../../data/lots';
 import { figureText } from '../../instruments/Working';
 import { bookCell } from '../../shell/bookWords';
+import { LOT_WORDS, lotName } from '../../shell/lotWords';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { OneBatch } from './OneBatch';
@@ -19,6 +21,8 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
   const preferences = usePreferences();
   const lines = bookLines(record, state);
   const odd = deviations(record, state);
+  const { data: lots = [] } = useLots();
+  const taken = state.standing.flatMap((entry) => (entry.kind === 'lot' ? [entry] : []));
   const { nitrite } = state.figures;
   const rules = record.design.ruleSet === 'house' ? 'House rules' : RULE_SETS[record.design.ruleSet].name;
   return (
@@ -83,6 +87,25 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
           </tbody>
         </table>
       </section>
+      {taken.length > 0 && (
+        <section>
+          <h2>Lots</h2>
+          <table>
+            <tbody>
+              {taken.map(({ id, draw }) => {
+                const lot = lots.find((one) => one.id === draw.lot);
+                return (
+                  <tr key={id}>
+                    <th scope="row">{LOT_WORDS[draw.of]}</th>
+                    <td>{lot === undefined ? draw.lot : `${lotName(lot)}${lot.supplier === '' ? '' : `, from ${lot.supplier}`}`}</td>
+                    <td>{inWords(draw.g, draw.of === 'cure' ? 'smallMass' : 'mass', preferences)}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </section>
+      )}
       <section>
         <h2>Planned and measured</h2>
         <table>
@@ -180,6 +203,7 @@ const WORDS = {
   replanned: 'New plan',
   pit: 'At the pit',
   pieces: 'Pieces',
+  lot: 'From a lot',
   note: 'Note',
 } as const;
 

@@ -71,7 +71,10 @@ export function RecipePage() {
         <div>
           <h1 className="title">{recipe.name}</h1>
           <p className="note">
-            {PRODUCT_NAMES[recipe.product] === recipe.name ? SCHOOL_WORDS[recipe.school][0] : `${PRODUCT_NAMES[recipe.product]}, ${SCHOOL_WORDS[recipe.school][0].toLowerCase()}`}. Version {version.version} by {version.by}
+            {PRODUCT_NAMES[recipe.product] === recipe.name
+              ? SCHOOL_WORDS[recipe.school][0]
+              : `${PRODUCT_NAMES[recipe.product]}, ${SCHOOL_WORDS[recipe.school][0].toLowerCase()}`}
+            . Version {version.version} by {version.by}
             {version.at === '' ? '' : `, ${dayWithYear(version.at)}`}
             {found.putAway ? '. Put away: not offered for new batches.' : ''}
           </p>

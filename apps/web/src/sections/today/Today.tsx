@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLedger, useLiveBatches, type Batch } from '../../data/batches';
 import { Glyph, Plate } from '../../shell/glyphs';
+import { LOT_WORDS } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
 import { tagWeight } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
@@ -209,6 +210,7 @@ function titleOf(entry: StandingEntry, steps: StepState[]): string {
   if (entry.kind === 'ended') return 'Thrown away';
   if (entry.kind === 'replanned') return 'New plan';
   if (entry.kind === 'pit') return pitEventTitle(entry.event);
+  if (entry.kind === 'lot') return `${LOT_WORDS[entry.draw.of]} from a lot`;
   if (entry.kind === 'pieces') return `Piece ${entry.event.piece} ${entry.event.act === 'split' ? 'cut in two' : entry.event.act}`;
   const title = steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId;
   return entry.kind === 'skipped' ? `${title}, left out` : title;

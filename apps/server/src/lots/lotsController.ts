@@ -1,0 +1,41 @@
+import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
+import { LotRequest, type LotBatch, type LotResponse } from '@bunkhouse/api';
+import { ERROR_SCHEMA } from '../openapi.js';
+import { refused } from '../errors/refusals.js';
+import { LotsService } from './lotsService.js';
+
+const LOTS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/LotResponse' } } };
+const LotPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a lot.' }]) });
+
+@ApiTags('lots')
+@Controller('api/lots')
+export class LotsController {
+  constructor(private readonly lots: LotsService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'Deliveries of cure, salt, sugar, spice, meat and wood, with what was taken from each' })
+  @ApiOkResponse(LOTS)
+  all(): Promise<LotResponse[]> {
+    return this.lots.all();
+  }
+
+  @Post()
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Keep a lot, or change one' })
+  @ApiOkResponse(LOTS)
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  keep(@Body() request: LotRequest): Promise<LotResponse[]> {
+    return this.lots.keep(request);
+  }
+
+  @Get(':id/batches')
+  @ApiOperation({ summary: 'Which batches hold a lot, the last first: for a recall' })
+  @ApiParam({ name: 'id', format: 'uuid' })
+  @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/LotBatch' } } })
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiNotFoundResponse(ERROR_SCHEMA)
+  holders(@Param('id', LotPipe) id: string): Promise<LotBatch[]> {
+    return this.lots.holders(id);
+  }
+}

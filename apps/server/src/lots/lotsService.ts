@@ -1,0 +1,114 @@
+import { Injectable, NotFoundException } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { LotBatch, LotRequest, LotResponse } from '@bunkhouse/api';
+import { replay, type EntryDraft } from '@bunkhouse/core';
+import { In, type DataSource, type EntityManager } from 'typeorm';
+import { BatchEntity } from '../batches/batchEntity.js';
+import { BatchesService } from '../batches/batchesService.js';
+import { Clock } from '../clock.js';
+import { refused } from '../errors/refusals.js';
+import { LotEntity } from './lotEntity.js';
+
+/** What stands of the takings: those that were taken back are none. */
+const TAKINGS = `SELECT taken.batch_id, taken.seq, taken.at, taken.body FROM log_entry taken
+  WHERE taken.kind = 'lot' AND NOT EXISTS (SELECT 1 FROM log_entry back WHERE back.batch_id = taken.batch_id AND back.kind = 'withdrawn' AND back.body->>'replaces' = taken.id::text)`;
+
+/** A batch holds a lot that was taken for it, or for what it was cut from before the cut. */
+const HOLDERS = `WITH RECURSIVE taking AS (${TAKINGS} AND taken.body->'draw'->>'lot' = $1),
+  held AS (
+    SELECT batch_id, seq, at, body FROM taking
+    UNION
+    SELECT part.id, held.seq, held.at, held.body FROM held JOIN batch part ON part.cut_from = held.batch_id AND part.cut_after >= held.seq
+  )`;
+
+/** Deliveries, what is left of them, and which batches hold them. */
+@Injectable()
+export class LotsService {
+  constructor(
+    @InjectDataSource() private readonly dataSource: DataSource,
+    private readonly batches: BatchesService,
+    private readonly clock: Clock,
+  ) {}
+
+  async all(): Promise<LotResponse[]> {
+    const [lots, taken] = await Promise.all([
+      this.dataSource.getRepository(LotEntity).find({ order: { kind: 'ASC', receivedOn: 'DESC', id: 'ASC' } }),
+      this.dataSource.query<{ lot: string; g: number; batches: string }[]>(
+        `SELECT body->'draw'->>'lot' AS lot, sum((body->'draw'->>'g')::float8) AS g, count(DISTINCT batch_id) AS batches FROM (${TAKINGS}) AS t GROUP BY 1`,
+      ),
+    ]);
+    const byLot = new Map(taken.map((row) => [row.lot, row]));
+    return lots.map(({ at, ...lot }) => ({
+      ...lot,
+      takenG: byLot.get(lot.id)?.g ?? 0,
+      batches: Number(byLot.get(lot.id)?.batches ?? 0),
+      at: at.toISOString(),
+    }));
+  }
+
+  /** Keeps a lot, or changes it. What kind it is cannot change once something was taken from it. */
+  async keep({ bestBefore, ...lot }: LotRequest): Promise<LotResponse[]> {
+    const lots = this.dataSource.getRepository(LotEntity);
+    const before = await lots.findOneBy({ id: lot.id });
+    const own = (await this.all()).find(({ id }) => id === lot.id);
+    if (before !== null && before.kind !== lot.kind && (own?.batches ?? 0) > 0)
+      throw refused([{ field: 'kind', message: `Batches took ${before.kind} from it: it cannot become ${lot.kind}.` }]);
+    await lots.save({
+      ...lot,
+      by: lot.by.trim(),
+      name: lot.name.trim(),
+      number: lot.number.trim(),
+      supplier: lot.supplier.trim(),
+      bestBefore: bestBefore ?? null,
+      at: new Date(this.clock.now()),
+    });
+    return this.all();
+  }
+
+  /** Which batches hold a lot: for a recall. Parts that were cut off after it was taken are among them. */
+  async holders(id: string): Promise<LotBatch[]> {
+    if (!(await this.dataSource.getRepository(LotEntity).existsBy({ id }))) throw new NotFoundException('There is no such lot.');
+    const rows = await this.dataSource.query<{ batch_id: string; at: Date; g: number; by: string }[]>(
+      `${HOLDERS} SELECT batch_id, min(at) AS at, sum((body->'draw'->>'g')::float8) AS g, min(body->>'by') AS by FROM held GROUP BY batch_id ORDER BY min(at) DESC`,
+      [id],
+    );
+    const found = await this.dataSource.getRepository(BatchEntity).find({ where: { id: In(rows.map((row) => row.batch_id)) } });
+    const whole = new Map((await this.batches.withLogs(this.dataSource.manager, found)).map((batch) => [batch.id, batch]));
+    return rows.flatMap((row): LotBatch[] => {
+      const batch = whole.get(row.batch_id);
+      if (batch === undefined) return [];
+      return [
+        {
+          id: batch.id,
+          code: batch.code,
+          name: batch.process.name,
+          outcome: replay(batch, this.clock.now()).outcome,
+          g: row.g,
+          at: row.at.toISOString(),
+          by: row.by,
+        },
+      ];
+    });
+  }
+
+  /** A taking is of a lot that is there, of its kind; one that is too old, or more than is left, needs a reason. */
+  async check(manager: EntityManager, draft: EntryDraft): Promise<void> {
+    if (draft.kind !== 'lot') return;
+    const lot = await manager.getRepository(LotEntity).findOneBy({ id: draft.draw.lot });
+    if (lot === null) throw refused([{ field: 'draw.lot', message: 'There is no such lot.' }]);
+    if (lot.kind !== draft.draw.of) throw refused([{ field: 'draw.lot', message: `${lot.name} is ${lot.kind}, not ${draft.draw.of}.` }]);
+    if ((draft.reason ?? '').trim().length >= 8) return;
+    const day = new Date(draft.at).toISOString().slice(0, 10);
+    if (lot.bestBefore !== null && lot.bestBefore < day)
+      throw refused([{ field: 'reason', message: `${lot.name} was best before ${lot.bestBefore}. Take another lot, or write why this one.` }]);
+    const [row] = await manager.query<{ g: number | null }[]>(
+      `SELECT sum((body->'draw'->>'g')::float8) AS g FROM (${TAKINGS} AND taken.body->'draw'->>'lot' = $1) AS t`,
+      [lot.id],
+    );
+    const leftG = lot.amountG - (row?.g ?? 0);
+    if (draft.draw.g > leftG + 0.5)
+      throw refused([
+        { field: 'reason', message: `By the book only ${Math.max(0, Math.round(leftG))} g are left of ${lot.name}. Look at the lot, or write why it is more.` },
+      ]);
+  }
+}
