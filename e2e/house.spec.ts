@@ -124,8 +124,12 @@ for (const [scheme, width, height] of [
     const [cure = '', dry = '', prep = '', chill = ''] = batches;
     const toPit = (path: string) => path.replace('batches', 'pit');
     // The parts of a batch's page stand on two of them each: every part is looked at in either scheme, each page in one.
+    const book =
+      scheme === 'light'
+        ? ['/recipes', '/recipes/new', '/stores', `${chill}/record`, '/ledger/trends']
+        : ['/recipes', '/recipes/canadian-bacon', '/stores', `${dry}/labels`, '/ledger/file', '/day-sheet'];
     const own = scheme === 'light' ? [cure, chill, toPit(dry)] : [dry, prep, toPit(chill)];
-    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', '/calendar', '/pit', '/readings', ...own]) {
+    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', '/calendar', '/pit', '/readings', ...book, ...own]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.locator('#main .page')).toBeVisible();

@@ -63,6 +63,9 @@ export const CHROMIUM = '/usr/bin/chromium';
 
 export const setUpChromium = () => setUpDebian('Chromium', () => existsSync(CHROMIUM), ['chromium', 'fonts-liberation']);
 
+/** Reads what was printed: for the tests of paper. */
+export const setUpPoppler = () => setUpDebian('a reader of PDF', () => existsSync('/usr/bin/pdftotext'), ['poppler-utils']);
+
 const SERVER_SOURCES = ['package-lock.json', 'tsconfig.base.json', 'tsconfig.build.json', 'packages', 'demo', 'apps/devices', 'apps/server'];
 const WEB_SOURCES = ['package-lock.json', 'tsconfig.base.json', 'packages', 'apps/web'];
 

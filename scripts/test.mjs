@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from './places.mjs';
 import { freePort, startPostgres, startServer } from './postgres.mjs';
-import { build, setUpChromium, setUpPackages, setUpPostgres } from './setUp.mjs';
+import { build, setUpChromium, setUpPackages, setUpPoppler, setUpPostgres } from './setUp.mjs';
 import { giveUp, step } from './steps.mjs';
 
 const unitOnly = process.argv.includes('--unit');
@@ -17,7 +17,10 @@ try {
   rmSync(results, { recursive: true, force: true });
   await setUpPackages();
   await setUpPostgres();
-  if (!unitOnly) await setUpChromium();
+  if (!unitOnly) {
+    await setUpChromium();
+    await setUpPoppler();
+  }
   mkdirSync(results, { recursive: true });
   await step('Starting a database for the tests', async () => {
     database = await startPostgres(folder);

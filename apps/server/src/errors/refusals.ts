@@ -27,3 +27,6 @@ export function fieldFaults(errors: ValidationError[], path = ''): FieldFault[] 
 
 /** An id in a path. */
 export const IdPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a batch.' }]) });
+
+/** The same for a lot. */
+export const LotPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a lot.' }]) });

@@ -1,12 +1,11 @@
-import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
 import { LotRequest, type LotBatch, type LotResponse } from '@bunkhouse/api';
 import { ERROR_SCHEMA } from '../openapi.js';
-import { refused } from '../errors/refusals.js';
+import { LotPipe } from '../errors/refusals.js';
 import { LotsService } from './lotsService.js';
 
 const LOTS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/LotResponse' } } };
-const LotPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a lot.' }]) });
 
 @ApiTags('lots')
 @Controller('api/lots')

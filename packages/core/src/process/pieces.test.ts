@@ -46,7 +46,7 @@ class Hands {
   }
   write(draft: object, h: number): this {
     expect(this.faults(draft, h)).toEqual([]);
-    const entry = { ...this.draft(draft, h), seq: this.record.entries.length + 1, recordedAt: at(h) } as LogEntry;
+    const entry = { ...this.draft(draft, h), seq: this.record.entries.length + 1, recordedAt: at(h) };
     this.n += 1;
     this.record = { ...this.record, entries: [...this.record.entries, entry] };
     return this;
@@ -165,7 +165,7 @@ describe('a brisket that is cut when it is pulled, one half boiled, the other sm
     };
     expect(checkEntry(child, draft, START + 2000 * HOUR_MS)[0]?.message).toMatch(/written for PB-1, which this was cut from/);
     expect(checkEntry(hands.record, draft, START + 2000 * HOUR_MS)).toEqual([]);
-    const corrected: LogEntry = { ...draft, seq: 6, recordedAt: at(500) } as LogEntry;
+    const corrected: LogEntry = { ...draft, seq: 6, recordedAt: at(500) };
     const both = [hands.record, child].map((record) => replay({ ...record, entries: [...record.entries, corrected] }, START + 2000 * HOUR_MS));
     expect(both.map(({ facts }) => facts.firstGreenG.A)).toEqual([4100, 4100]);
   });

@@ -263,11 +263,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
         </Part>
       </div>
       {of !== null && <Words label="What was changed, and why" long value={reason} onChange={setReason} error={undefined} />}
-      {fault !== null && (
-        <p className="fault" role="alert">
-          {fault.message}
-        </p>
-      )}
+      {fault !== null && <p className="fault">{fault.message}</p>}
       {stop !== undefined && (
         <p className="fault" role="alert">
           {stop.message}
