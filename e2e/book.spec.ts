@@ -81,7 +81,11 @@ test('a brisket is cut when it is pulled: one half is boiled, the other smoked, 
   await soakOut();
   await cook.expectNext('Pat dry and rack');
   await page.goto('/ledger');
-  for (const [batch, packedG] of [[id, 1500], [(await familyOf(page, id))[1]?.id ?? '', 1050]] as const) await finish(page, batch, packedG);
+  for (const [batch, packedG] of [
+    [id, 1500],
+    [(await familyOf(page, id))[1]?.id ?? '', 1050],
+  ] as const)
+    await finish(page, batch, packedG);
   await page.goto(`/ledger?find=${code}`);
   await expect(page.getByRole('row', { name: new RegExp(`${code}b of ${code}`) })).toContainText('Boiled cured beef');
   await expect(page.getByRole('row').filter({ hasText: 'Pastrami brisket' })).toContainText('60.0 %');
@@ -120,7 +124,15 @@ async function finish(page: Page, id: string, packedG: number): Promise<void> {
   const asked = ['rack', 'pellicle', 'light', 'meat-on', 'raise', 'core', 'into-cold', 'gate-first', 'gate-second', 'even-out', 'freezer', 'pack'];
   for (const stepId of asked.filter((step) => !done.has(step) && process.steps.some((one) => one.id === step))) {
     const answer = await page.request.post(`/api/batches/${id}/log`, {
-      data: { id: crypto.randomUUID(), kind: 'done', stepId, at: new Date().toISOString(), by: 'Tess', values: values[stepId] ?? {}, reason: 'Logged afterwards, from paper' },
+      data: {
+        id: crypto.randomUUID(),
+        kind: 'done',
+        stepId,
+        at: new Date().toISOString(),
+        by: 'Tess',
+        values: values[stepId] ?? {},
+        reason: 'Logged afterwards, from paper',
+      },
     });
     expect(answer.status(), `${stepId}: ${await answer.text()}`).toBe(201);
   }
@@ -170,7 +182,9 @@ test('a recipe is changed into another version; what differs is named; a batch t
 });
 
 test('on paper: record, mixing card, labels and day sheet keep their pages, say what they must, and fit A4 and Letter', async ({ page }) => {
-  const { rows } = (await (await page.request.get('/api/ledger?product=ham-bone-in&outcome=finished')).json()) as { rows: { id: string; code: string; packedG: number }[] };
+  const { rows } = (await (await page.request.get('/api/ledger?product=ham-bone-in&outcome=finished')).json()) as {
+    rows: { id: string; code: string; packedG: number }[];
+  };
   const [ham] = rows;
   if (ham === undefined) throw new Error('a ham in the Ledger');
   const folder = mkdtempSync(join(tmpdir(), 'paper-'));
@@ -192,7 +206,15 @@ test('on paper: record, mixing card, labels and day sheet keep their pages, say 
   expect(record).toMatchObject({ size: 'A4' });
   expect(record.pages).toBeGreaterThanOrEqual(2);
   expect(record.pages).toBeLessThanOrEqual(4);
-  for (const words of [`Batch record ${ham.code}`, 'floor 120, limit 200 ppm', 'Deviations and corrections', 'The log, as it was written', 'Pump', 'Cure #1, no.', 'your inspector'])
+  for (const words of [
+    `Batch record ${ham.code}`,
+    'floor 120, limit 200 ppm',
+    'Deviations and corrections',
+    'The log, as it was written',
+    'Pump',
+    'Cure #1, no.',
+    'your inspector',
+  ])
     expect(record.text).toContain(words);
   // The house's beam, sections and buttons are no part of it.
   expect(record.text).not.toContain('Who is on?');
@@ -218,7 +240,8 @@ test('on paper: record, mixing card, labels and day sheet keep their pages, say 
 
 test('the book as a file: what is torn is refused, what is here is known, nothing is written before it was seen', async ({ page }) => {
   await page.goto('/ledger/file');
-  const choose = (name: string, content: string) => page.getByLabel('Choose a book').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  const choose = (name: string, content: string) =>
+    page.getByLabel('Choose a book').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
   await choose('torn.json', '{"format": "bunkhouse-bo');
   await expect(page.getByRole('alert')).toContainText('That file is no JSON');
   await choose('other.json', '{"recipes": []}');

@@ -27,7 +27,6 @@ await picture('today', '/');
 await picture('today-phone', '/', { width: 390, height: 844 });
 await picture('new-batch', '/new');
 await picture('batch-cure', curing);
-await picture('batch-cure-night', curing, { scheme: 'dark' });
 await picture('batch-mixing', at('canadian-bacon', 'weigh'));
 await picture('batch-chill', at('canadian-bacon', 'into-cold'), {
   before: async (page) => {
@@ -51,12 +50,6 @@ await picture('section-pull', curing, {
     await page.getByRole('row', { name: /^Pickle 3 % stronger.*day \d/ }).waitFor({ timeout: 30_000 });
   },
 });
-await picture('soak', at('canadian-bacon', 'soak-in'), {
-  before: async (page) => {
-    await page.getByRole('timer').waitFor({ timeout: 30_000 });
-    await page.getByRole('region', { name: 'The soak' }).evaluate((panel) => panel.scrollIntoView());
-  },
-});
 await picture('learnt', '/learnt', { before: (page) => page.getByRole('region', { name: /^How fast/ }).waitFor() });
 await picture('calendar', '/calendar', { height: 1200, before: (page) => page.getByRole('region', { name: 'Clashes' }).waitFor({ timeout: 30_000 }) });
 const spoons = new URLSearchParams({
@@ -68,14 +61,22 @@ const spoons = new URLSearchParams({
   'answer.spoons': 'level',
   'answer.coarse-salt': 'coarse-salt-flake',
 });
-const ham = 'product=ham-bone-in&greenG=7800&waterG=16000&tub=round&tubLengthMm=380&tubHeightMm=300&floatReading=58&floatC=18&floatSugarPercent=4';
 await picture('bench', '/bench');
 await picture('bench-audit', `/bench?${spoons.toString()}`);
-await picture('bench-ham', `/bench?${ham}`, { height: 1100, before: (page) => page.getByRole('region', { name: 'Hot and ice' }).scrollIntoViewIfNeeded() });
 // The forecast comes from a worker, after the rest.
 const forecast = (page) => page.getByText(/^\d\d:\d\d to \d\d:\d\d$/).waitFor({ timeout: 30_000 });
 await picture('pit', '/pit', { before: forecast });
 await picture('pit-phone', '/pit', { width: 390, height: 844, scheme: 'dark', before: forecast });
 await picture('ledger', '/ledger');
-await picture('guide', '/guide');
+const { rows } = await (await fetch(`${base}/api/ledger?product=canadian-bacon&sort=endedAt`)).json();
+const [saltier, other] = [rows.find(({ taste }) => taste === 'salty') ?? rows[0], rows.find(({ taste }) => taste === 'right') ?? rows[1]];
+await picture('compare', `/ledger/compare?ids=${saltier.id},${other.id}`, { before: (page) => page.getByRole('region', { name: 'Side by side' }).waitFor() });
+await picture('record', `/batches/${rows[0].id}/record`, { height: 1100, before: (page) => page.getByText('Cure #1, no.').waitFor() });
+await picture('recipe', '/recipes/canadian-bacon');
+await picture('stores', '/stores', {
+  before: async (page) => {
+    await page.getByRole('button', { name: 'Which batches hold Cure #1, no. K 2431?' }).click();
+    await page.locator('.holders li').first().waitFor();
+  },
+});
 await browser.close();

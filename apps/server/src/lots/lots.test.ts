@@ -66,6 +66,7 @@ describe('lots', () => {
     expect((await write(first.id, { kind: 'pieces', event: { act: 'split', piece: 'A', staysG: greenG / 2, goesG: greenG / 2, to } })).status).toBe(201);
     const holders = (await http().get(`/api/lots/${asked.id}/batches`)).body as LotBatch[];
     expect(holders.map(({ id }) => id).sort()).toEqual([first.id, to].sort());
+    expect((await all()).find(({ id }) => id === asked.id)).toMatchObject({ takenG: 5, batches: 2 });
     expect(holders.every(({ g, outcome }) => g === 5 && outcome === 'live')).toBe(true);
     expect((await http().get(`/api/lots/${randomUUID()}/batches`)).status).toBe(404);
     expect((await http().get('/api/lots/x/batches')).status).toBe(400);

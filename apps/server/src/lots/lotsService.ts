@@ -14,9 +14,8 @@ const TAKINGS = `SELECT taken.batch_id, taken.seq, taken.at, taken.body FROM log
   WHERE taken.kind = 'lot' AND NOT EXISTS (SELECT 1 FROM log_entry back WHERE back.batch_id = taken.batch_id AND back.kind = 'withdrawn' AND back.body->>'replaces' = taken.id::text)`;
 
 /** A batch holds a lot that was taken for it, or for what it was cut from before the cut. */
-const HOLDERS = `WITH RECURSIVE taking AS (${TAKINGS} AND taken.body->'draw'->>'lot' = $1),
-  held AS (
-    SELECT batch_id, seq, at, body FROM taking
+const HELD = `WITH RECURSIVE held AS (
+    SELECT batch_id, seq, at, body FROM (${TAKINGS}) AS taking
     UNION
     SELECT part.id, held.seq, held.at, held.body FROM held JOIN batch part ON part.cut_from = held.batch_id AND part.cut_after >= held.seq
   )`;
@@ -34,7 +33,8 @@ export class LotsService {
     const [lots, taken] = await Promise.all([
       this.dataSource.getRepository(LotEntity).find({ order: { kind: 'ASC', receivedOn: 'DESC', id: 'ASC' } }),
       this.dataSource.query<{ lot: string; g: number; batches: string }[]>(
-        `SELECT body->'draw'->>'lot' AS lot, sum((body->'draw'->>'g')::float8) AS g, count(DISTINCT batch_id) AS batches FROM (${TAKINGS}) AS t GROUP BY 1`,
+        `${HELD}, own AS (SELECT body->'draw'->>'lot' AS lot, sum((body->'draw'->>'g')::float8) AS g FROM (${TAKINGS}) AS t GROUP BY 1)
+         SELECT own.lot, own.g, count(DISTINCT held.batch_id) AS batches FROM own JOIN held ON held.body->'draw'->>'lot' = own.lot GROUP BY own.lot, own.g`,
       ),
     ]);
     const byLot = new Map(taken.map((row) => [row.lot, row]));
@@ -69,7 +69,7 @@ export class LotsService {
   async holders(id: string): Promise<LotBatch[]> {
     if (!(await this.dataSource.getRepository(LotEntity).existsBy({ id }))) throw new NotFoundException('There is no such lot.');
     const rows = await this.dataSource.query<{ batch_id: string; at: Date; g: number; by: string }[]>(
-      `${HOLDERS} SELECT batch_id, min(at) AS at, sum((body->'draw'->>'g')::float8) AS g, min(body->>'by') AS by FROM held GROUP BY batch_id ORDER BY min(at) DESC`,
+      `${HELD} SELECT batch_id, min(at) AS at, sum((body->'draw'->>'g')::float8) AS g, min(body->>'by') AS by FROM held WHERE body->'draw'->>'lot' = $1 GROUP BY batch_id ORDER BY min(at) DESC`,
       [id],
     );
     const found = await this.dataSource.getRepository(BatchEntity).find({ where: { id: In(rows.map((row) => row.batch_id)) } });

@@ -10,6 +10,11 @@ export const GUIDE: { cautions: readonly string[]; terms: readonly (readonly [st
     'Selling needs a licence and, in most places, a written food-safety plan.',
   ],
   terms: [
+    ['Recipe', 'How the house makes something, in versions. A batch keeps the version that it was made by, whatever is changed later.'],
+    ['Lot', 'A delivery with its number and its date. Batches write down from which lot they took: a recall asks for it.'],
+    ['Deviation', 'Something that was not as it should be, with what was decided and by whom. It stands in the batch record.'],
+    ['Yield', 'Packed weight as % of green weight. Of a piece that was cut, of its own part.'],
+    ['Part', 'A piece that was cut in two and goes its own way: a batch of its own, whose log begins with that of the whole.'],
     ['Green weight', 'The fresh piece before the needle and the brine.'],
     ['Pump', 'Brine put into the meat by needle, as % of green weight: (after - before) ÷ green.'],
     ['Cover brine', 'The brine that a piece lies in.'],
