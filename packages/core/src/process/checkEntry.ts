@@ -58,16 +58,14 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
   }
 }
 
-/** What cannot be done to a piece, or would hurt somebody later. */
+/** What cannot be done to a piece. A piece that left has left: what that means for the others is found, and stops them later. */
 function pieceFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'pieces' }>, at: number, now: number): EntryFault[] {
   const faults = pieceEventFaults(draft.event, state, at);
   if (faults.length > 0) return faults;
   const unsaid = draft.event.act === 'dropped' ? reasonFault(draft.reason, REASON_LENGTH, 'Write why the piece leaves the batch.') : [];
   if (unsaid.length > 0) return unsaid;
   const tried = attempt(() => replay(withDraft(record, draft), now), 'entry');
-  if ('fault' in tried) return [tried.fault];
-  const stop = tried.value.findings.find(({ level, code }) => level === 'stop' && !state.findings.some((known) => known.code === code));
-  return stop === undefined ? [] : [{ field: 'entry', message: stop.message }];
+  return 'fault' in tried ? [tried.fault] : [];
 }
 
 function liveFault(state: BatchState): EntryFault[] {

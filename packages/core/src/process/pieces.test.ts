@@ -232,6 +232,16 @@ describe('a piece that leaves', () => {
     expect(hands.faults({ kind: 'done', stepId: 'pull', values: { 'pulledG:A': 4150, firmness: 'firm', smell: 'fresh' } }, 220)).toEqual([]);
   });
 
+  test('a piece that left is written down even where the others are over the limit by it: then they go no further', () => {
+    const hands = new Hands();
+    hands.done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
+    const cureG = Number((hands.state(0).facts.brines[0]?.cureG ?? 0).toFixed(1));
+    hands.done('mix', { waterG: 3000, saltG: 180, sugarG: 70, cureG }, 1).done('meat-in', { brineC: 3 }, 4);
+    hands.piece({ act: 'dropped', piece: 'A' }, 30, 'Smelt off, thrown away');
+    expect(hands.state(31).findings.map(({ code }) => code)).toContain('nitrite-over');
+    expect(hands.faults({ kind: 'done', stepId: 'pull', values: { 'pulledG:B': 2080, firmness: 'firm', smell: 'fresh' } }, 220)[0]).toMatch(/over the limit/);
+  });
+
   test('pulled and thrown away it changes no figure of the cure', () => {
     const hands = new Hands().cured();
     const before = hands.state().figures.nitrite.applies.value;

@@ -69,6 +69,19 @@ describe('what a recipe comes to', () => {
     ]);
   });
 
+  test('a core under 63 °C is passed only with its time written: it is safe by its hours alone', () => {
+    const gates = (id: string) =>
+      plan(recipe(id))
+        .steps.find(({ spec }) => spec.id === 'core')
+        ?.spec.gates.map(({ min, onFail }) => [min, onFail]);
+    expect(gates('pastrami-round')).toEqual([
+      [57, 'again'],
+      [63, 'reason'],
+    ]);
+    expect(gates('canadian-bacon')).toEqual([[64, 'again']]);
+    expect(() => requireRecipe({ ...recipe('pastrami-round'), coreTargetC: 52 })).toThrow(/at least 54.4/);
+  });
+
   test('a belly with its skin on is held to nine tenths of the limit [FSIS Processing Inspectors’ Calculations Handbook, value from memory]', () => {
     const process = processOf(recipe('belly-bacon'));
     const design = designOf(process, START);

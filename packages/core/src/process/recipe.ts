@@ -133,7 +133,8 @@ export const RECIPE_NUMBERS = {
   dryH: { min: 0, max: 96, unit: 'h' },
   cookH: { min: 0.25, max: 48, unit: 'h' },
   restH: { min: 0, max: 12, unit: 'h' },
-  coreTargetC: { min: 50, max: 100, unit: '°C' },
+  // Under it nothing counts as cooked [FSIS Cooking Guideline, value from memory: 130 °F].
+  coreTargetC: { min: 54.4, max: 100, unit: '°C' },
   firstGateH: { min: 0.25, max: 24, unit: 'h' },
   secondGateH: { min: 0.5, max: 48, unit: 'h' },
   evenOutH: { min: 0.5, max: 240, unit: 'h' },

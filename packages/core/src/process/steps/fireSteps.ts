@@ -1,5 +1,5 @@
 import type { CookProgram, ProgramPhase } from '../cookProgram.js';
-import type { StepTemplate } from '../step.js';
+import type { Gate, StepTemplate } from '../step.js';
 import { SAFE_CORE_C } from './temperatures.js';
 
 /** How a piece is brought to its core, and how long that usually takes. */
@@ -63,6 +63,19 @@ function midway(before: ProgramPhase, last: ProgramPhase): string {
   }
   return { oven: 'Into the oven', steam: 'Into the steam', water: 'Into the water', smoker: 'Into the smoker', cold: 'Into the cold' }[last.medium];
 }
+
+/** Meat that is not to come to the usual safe core is safe by its hours alone: they are to be written. */
+const byTime = (targetC: number): Gate[] =>
+  targetC >= SAFE_CORE_C
+    ? []
+    : [
+        {
+          inputs: ['instant1C', 'instant2C', 'instant3C'],
+          min: SAFE_CORE_C,
+          onFail: 'reason',
+          say: `Under ${SAFE_CORE_C} °C it is safe only by its time: look at the lethality sum, and write how long the core was at ${targetC} °C.`,
+        },
+      ];
 
 /** Heat, smoke and cook by a program, with the instant-read check that decides. Without smoke it is all cooking. */
 export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTemplate[] {
@@ -150,6 +163,7 @@ export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTe
           reasonFrom: SAFE_CORE_C,
           say: `The lowest place is under ${targetC} °C: leave it on and check again in half an hour.`,
         },
+        ...byTime(targetC),
       ],
     },
     {
