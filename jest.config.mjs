@@ -21,7 +21,7 @@ const project = (displayName, rootDir, extra = {}) => ({
   transformIgnorePatterns: [],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'] },
   // A test runs in a context of its own, in which each look at a global is slow: these are handed over.
-  sandboxInjectedGlobals: ['Math', 'Number', 'Object', 'Array', 'Map', 'Set', 'Date', 'JSON', 'String', 'Float64Array'],
+  sandboxInjectedGlobals: ['Math', 'Number', 'Object', 'Array', 'Map', 'Set', 'JSON', 'String', 'Float64Array'],
   testEnvironmentOptions: { customExportConditions: ['bunkhouse-source', 'node', 'node-addons'] },
   ...extra,
 });

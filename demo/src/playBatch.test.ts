@@ -7,7 +7,9 @@ const DAY_MS = 86_400_000;
 const now = Date.parse('2026-11-23T14:20:00Z');
 
 describe.each(PLANNED_PRODUCTS)('a made-up cook and the usual %s', (product) => {
-  test.each(SCHOOLS)('by %s: from start to packed, whatever the hands do', (school) => {
+  // Where floor and limit are one, no needle is exact enough to go without a reason: a belly is cured in its bag.
+  const schools = product === 'belly-bacon' ? (['equilibrium'] as const) : SCHOOLS;
+  test.each(schools)('by %s: from start to packed, whatever the hands do', (school) => {
     for (let seed = 1; seed <= 3; seed += 1) {
       const request = usualRequest(product, { id: idFrom(`${product}${seed}`), by: 'Wren', startsAt: new Date(now - 60 * DAY_MS).toISOString(), school });
       const { record } = playBatch(request, { seed, cooks: ['Wren', 'Juno'], idOf: (n) => idFrom(`${product}${school}${seed}-${n}`), until: now });

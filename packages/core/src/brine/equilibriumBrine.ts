@@ -1,5 +1,5 @@
 import { InputError } from '../inputError.js';
-import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
+import { nitriteShare, requireCureMix, type CureMix } from '../ingredients/cureMix.js';
 import { requireNumber } from '../units/require.js';
 import { brineStrength, type BrineStrength } from './brineStrength.js';
 
@@ -47,6 +47,7 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
   const waterG = requireNumber('waterG', p.waterG, { above: 0, max: 1e6, unit: 'g' });
   const salt = requireNumber('saltPercent', p.saltPercent, { min: 0, max: 30, unit: '%' }) / 100;
   const sugar = requireNumber('sugarPercent', p.sugarPercent ?? 0, { min: 0, max: 30, unit: '%' }) / 100;
+  requireCureMix(p.cure);
   const counted = (p.countCureSalt ?? true) ? p.cure.saltPercent / 100 : 0;
   const everything = p.saltBase === 'everything';
   const dose = requireDose(p);

@@ -93,7 +93,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     keptGreenG,
     trimmedOffG: happened.facts.reduce((g, { event }) => g + ('offG' in event ? (event.offG ?? 0) : 0), 0),
     greenWeighed: records.has('weigh'),
-    brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(weighable(brine, design), records)),
+    brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records)),
     pumpings,
     repumpOpen,
     pulledG: byPiece('pull', 'pulledG'),
@@ -132,19 +132,25 @@ export function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
 const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ saltG, sugarG, cureG });
 
 /**
- * A brine whose cure can be weighed: down to the step of its scale, where the nearest step would be over the limit. So where floor and
- * limit are one, as for a belly in the US, the sheet never leads over it.
+ * A brine whose cure can be weighed: down to a step of its scale that stays under the limit even where the other lines are weighed half
+ * a step short. So where floor and limit are one, as for a belly in the US, the sheet never leads over it. Further from the limit
+ * nothing is changed.
  */
-function weighable(brine: SheetBrine, design: BatchDesign): SheetBrine {
+function weighable(brine: SheetBrine, design: BatchDesign, meatG: number): SheetBrine {
   const step = design.cureScaleStepG;
-  const nearestG = Math.round(brine.cureG / step) * step;
-  if (nearestG <= brine.cureG || nearestG < step) return brine;
+  if (brine.cureG < step) return brine;
   const skinOn = design.pieces.some(({ section }) => section.closedSide !== undefined);
   const limit = nitriteLimit(rulesOf(design.ruleSet, design.house), design.product, 'immersion', skinOn);
-  if (design.nitritePpm > limit || (design.nitritePpm * nearestG) / brine.cureG <= limit) return brine;
-  const weights = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: Number((nearestG - step).toFixed(6)) };
+  const shareOf = brine.id === 'brine' ? brine.brineG + meatG : brine.brineG;
+  const mostG = (brine.cureG * (limit / design.nitritePpm) * (shareOf - HALF_STEPS * design.meatScaleStepG)) / shareOf;
+  const nearestG = Math.round(brine.cureG / step) * step;
+  if (design.nitritePpm > limit || Math.max(nearestG, brine.cureG) <= mostG) return brine;
+  const weights = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: Number((Math.floor(mostG / step) * step).toFixed(6)) };
   return { ...brine, ...weights, brineG: brineWeight(weights) };
 }
+
+/** Half a step each of water, salt and sugar. */
+const HALF_STEPS = 1.5;
 
 function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
   const step = Object.keys(MIX_STEP_BRINE).find((id) => MIX_STEP_BRINE[id] === planned.id);

@@ -60,7 +60,7 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
     ];
   }
   const found: Finding[] = [];
-  if (judgement.verdict === 'under' && judgement.floor - applies.value <= stepPpm(design, facts, applies)) {
+  if (judgement.verdict === 'under' && judgement.floor === judgement.limit && judgement.floor - applies.value <= NEAR_STEPS * stepPpm(design, facts, applies)) {
     found.push({
       level: 'note',
       code: 'at-the-limit',
@@ -95,6 +95,9 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
   }
   return found;
 }
+
+/** The sheet keeps so many steps of the cure's scale under the limit at the most: one for rounding, one for the other lines. */
+const NEAR_STEPS = 2;
 
 /** What one step of the cure's scale comes to, ppm. */
 function stepPpm(design: BatchDesign, facts: BatchFacts, applies: Figure): number {
