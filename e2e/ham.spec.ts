@@ -12,7 +12,7 @@ test('a bone-in ham from New batch to Pack, in a cook’s hands', async ({ page 
   const cook = await Cook.onDuty(page, start);
   await page.goto('/new');
 
-  await expect(page.getByRole('button', { name: 'Bone-in ham' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('Recipe')).toHaveValue('ham-bone-in');
   await cook.type('Weight', '7400');
   const gauge = page.getByRole('region', { name: 'Ingoing nitrite' });
   await expect(gauge).toContainText('150ppm');

@@ -5,7 +5,7 @@ test('Canadian bacon by equilibrium: the sheet, the dates and the day sheet', as
   const start = sevenOClock(2);
   const cook = await Cook.onDuty(page, start);
   await page.goto('/new');
-  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await page.getByLabel('Recipe').selectOption({ label: 'Canadian bacon' });
   await cook.type('Weight', '2600');
   await cook.type('Water', '1200');
   await cook.type('Salt, of meat and water', '2,5');
@@ -61,7 +61,7 @@ test('Canadian bacon by equilibrium: the sheet, the dates and the day sheet', as
 test('an overdose is refused, and what would be right is one tap away', async ({ page }) => {
   const cook = await Cook.onDuty(page, new Date());
   await page.goto('/new');
-  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await page.getByLabel('Recipe').selectOption({ label: 'Canadian bacon' });
   await cook.type('Weight', '2600');
   await cook.type('Nitrite aimed at', '260');
   const start = page.getByRole('button', { name: 'Start the batch' });
@@ -87,7 +87,7 @@ test('an overdose is refused, and what would be right is one tap away', async ({
 test('two tabs log the same step: the second is told, nothing is doubled', async ({ page, context }) => {
   const cook = await Cook.onDuty(page, sevenOClock(1));
   await page.goto('/new');
-  await page.getByRole('button', { name: 'Pastrami brisket' }).click();
+  await page.getByLabel('Recipe').selectOption({ label: 'Pastrami brisket' });
   await page.getByRole('button', { name: 'Start the batch' }).click();
   await cook.expectNext('Trim and weigh');
   const second = new Cook(await context.newPage());

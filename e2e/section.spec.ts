@@ -38,7 +38,7 @@ test('the cure inside a ham: scrubbed from the needle to the plate, salt and nit
 
 test('planning by the model: the days that make it even are a tap, and thinner pieces need fewer', async ({ page }) => {
   await page.goto('/new');
-  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await page.getByLabel('Recipe').selectOption({ label: 'Canadian bacon' });
   const forecast = page.getByRole('region', { name: 'At the pull' });
   await expect(forecast).toContainText('coloured, not yet even', { timeout: 30_000 });
   const take = forecast.getByRole('button', { name: /^Take \d+(\.\d)? days: even by then$/ });
@@ -87,7 +87,7 @@ test('what if: compared as pale curves, a day more is taken over with one tap an
 /** Days that would make the usual loin even, as New batch proposes them. */
 async function evenDays(page: Page): Promise<number> {
   await page.goto('/new');
-  await page.getByRole('button', { name: 'Canadian bacon' }).click();
+  await page.getByLabel('Recipe').selectOption({ label: 'Canadian bacon' });
   const take = page.getByRole('button', { name: /^Take \d+(\.\d)? days: even by then$/ });
   await expect(take).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('region', { name: 'At the pull' })).toContainText('modelled, not measured');

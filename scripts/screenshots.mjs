@@ -72,7 +72,7 @@ const { rows } = await (await fetch(`${base}/api/ledger?product=canadian-bacon&s
 const [saltier, other] = [rows.find(({ taste }) => taste === 'salty') ?? rows[0], rows.find(({ taste }) => taste === 'right') ?? rows[1]];
 await picture('compare', `/ledger/compare?ids=${saltier.id},${other.id}`, { before: (page) => page.getByRole('region', { name: 'Side by side' }).waitFor() });
 await picture('record', `/batches/${rows[0].id}/record`, { height: 1100, before: (page) => page.getByText('Cure #1, no.').waitFor() });
-await picture('recipe', '/recipes/canadian-bacon');
+await picture('recipe', '/recipes/canadian-bacon-pumped');
 await picture('stores', '/stores', {
   before: async (page) => {
     await page.getByRole('button', { name: 'Which batches hold Cure #1, no. K 2431?' }).click();

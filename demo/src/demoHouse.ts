@@ -84,7 +84,7 @@ const LIVE: readonly Wanted[] = [
   { name: 'soak', product: 'canadian-bacon', school: 'pumpAndCover', greenG: [2310], next: { step: 'soak-out', inMin: 22 } },
   { name: 'cure-due', product: 'ham-bone-in', greenG: [7760], next: { step: 'turn-5', inMin: -12 } },
   { name: 'cure-pieces', product: 'pastrami', greenG: [2180, 2460], startedDaysAgo: 6 },
-  { name: 'prep', product: 'canadian-bacon', recipe: { id: 'canadian-bacon', version: 2 }, greenG: [2690], next: { step: 'mix', inMin: 25 } },
+  { name: 'prep', product: 'canadian-bacon', greenG: [2690], next: { step: 'mix', inMin: 25 } },
 ];
 
 const LAST_SEASON_DAYS = 365;

@@ -4,9 +4,10 @@ import { processFor, processOf, STARTER_RECIPES, type Process, type Recipe } fro
 /** What Tamarack Fork changed in the recipes that it began with. */
 const CHANGES: readonly { id: string; changes: Partial<Recipe>; reason: string; by: string }[] = [
   {
-    id: 'canadian-bacon',
+    id: 'canadian-bacon-pumped',
     changes: {
       saltPercent: 2.15,
+      pumpPercent: 9,
       soakH: 0.5,
       spices: [
         { name: 'Coriander seed, crushed', gPerKg: 1.3 },
@@ -14,7 +15,7 @@ const CHANGES: readonly { id: string; changes: Partial<Recipe>; reason: string; 
       ],
       checks: [{ station: 'dry', say: 'Fan on low, door shut.' }],
     },
-    reason: 'Three of the crew found it salty: less salt, a shorter soak',
+    reason: 'Three of the crew found it salty: less salt, a little more by the needle, a shorter soak',
     by: 'Wren',
   },
 ];

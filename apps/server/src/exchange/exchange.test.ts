@@ -96,7 +96,7 @@ describe('a whole book', () => {
     const cook = await exported(full, `/api/exchange/batches/${probed?.id ?? ''}`);
     expect(cook.readings).toHaveLength(1);
     expect((await full.http().get(`/api/exchange/batches/${randomUUID()}`)).status).toBe(404);
-    const recipe = await exported(full, '/api/exchange/recipes/canadian-bacon');
+    const recipe = await exported(full, '/api/exchange/recipes/canadian-bacon-pumped');
     expect(recipe.recipes.map(({ versions }) => versions.length)).toEqual([2]);
   });
 });
