@@ -25,7 +25,7 @@ export function DaySheet() {
       {jobs.length === 0 ? (
         <p>Nothing is due until this time tomorrow.</p>
       ) : (
-        <table className="day">
+        <table className="day-jobs">
           <thead>
             <tr>
               {['', 'When', 'Batch', 'What', 'Measured', 'Done at, by'].map((head) => (

@@ -55,7 +55,7 @@ export function Sheet({
         </div>
       </div>
       {more !== undefined && <div className="panel no-print paper-more">{more}</div>}
-      <article className={`sheet is-${size}`}>
+      <article className={`sheet is-${size}`} tabIndex={0} aria-label={title}>
         <header className="sheet-head">
           <b>{house?.name ?? 'Bunkhouse'}</b>
           <span>{title}</span>
