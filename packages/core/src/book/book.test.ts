@@ -1,6 +1,7 @@
 import { loinFrom, begunFrom } from '../testing/loin.js';
 import { loggedFrom } from '../testing/logged.js';
 import type { LogEntry } from '../process/logEntry.js';
+import { checkEntry } from '../process/checkEntry.js';
 import { replay, type BatchRecord } from '../process/replay.js';
 import { bookLines, sideBySide } from './bookLines.js';
 import { deviations } from './deviations.js';
@@ -134,4 +135,16 @@ describe('what stands on a pack', () => {
     };
     expect(label(salted)).toMatchObject({ keepsDays: 4, ingredients: expect.not.arrayContaining(['sodium nitrite (preservative)']) as string[] });
   });
+});
+
+test('sliced warm: at 8 °C it is too warm to slice, at 4 °C it is not; a reason lets it go on', () => {
+  const ready = { ...whole(), entries: whole().entries.slice(0, -1) };
+  const at = Date.parse(whole().entries.at(-1)?.at ?? '');
+  const pack = (coreC: number, reason?: string) => {
+    const { seq: _seq, recordedAt: _recordedAt, ...draft } = done(19, 'pack', (at - START) / 3_600_000, { coreC, packedG: 2236 });
+    return checkEntry(ready, { ...draft, ...(reason === undefined ? {} : { reason }) }, at);
+  };
+  expect(pack(8)).toEqual([{ field: 'reason', message: expect.stringMatching(/^Too warm to slice/) as string }]);
+  expect(pack(4)).toEqual([]);
+  expect(pack(8, 'Eaten warm, at once')).toEqual([]);
 });
