@@ -19,6 +19,7 @@ const ROOMS = [
   'brine',
   'cure',
   'pump',
+  'tools',
   'diffusion',
   'safety',
   'heat',

@@ -23,6 +23,9 @@ import { LedgerService } from './ledger/ledgerService.js';
 import { LotsController } from './lots/lotsController.js';
 import { LotsService } from './lots/lotsService.js';
 import { LogService } from './log/logService.js';
+import { Darkroom } from './pictures/darkroom.js';
+import { PicturesController } from './pictures/picturesController.js';
+import { PicturesService } from './pictures/picturesService.js';
 import { DEVICE_POSTS } from './readings/deviceThrottle.js';
 import { DevicesService } from './readings/devicesService.js';
 import { ReadingsController } from './readings/readingsController.js';
@@ -31,6 +34,8 @@ import { ReadingsStream } from './readings/readingsStream.js';
 import { RecipesController } from './recipes/recipesController.js';
 import { RecipesService } from './recipes/recipesService.js';
 import type { Settings } from './settings.js';
+import { ToolsController } from './tools/toolsController.js';
+import { ToolsService } from './tools/toolsService.js';
 
 const HASHED_FILE = /[\\/]assets[\\/]/;
 
@@ -61,6 +66,8 @@ export class AppModule {
         LedgerController,
         RecipesController,
         LotsController,
+        ToolsController,
+        PicturesController,
         HouseController,
         HousePlanController,
         CalendarController,
@@ -75,6 +82,9 @@ export class AppModule {
         LedgerService,
         RecipesService,
         LotsService,
+        ToolsService,
+        Darkroom,
+        PicturesService,
         LearntService,
         HousePlanService,
         CalendarService,

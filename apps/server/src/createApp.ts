@@ -3,7 +3,8 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
-import { json } from 'express';
+import { json, raw } from 'express';
+import { PICTURE_LIMIT_MB } from '@bunkhouse/api';
 import helmet from 'helmet';
 import { AppModule } from './appModule.js';
 import { PlainErrorFilter } from './errors/plainErrorFilter.js';
@@ -15,6 +16,7 @@ import type { Settings } from './settings.js';
 /** What takes a whole book, and how large one may be. */
 const BOOK_PATHS = ['/api/exchange/preview', '/api/exchange/import'];
 export const BOOK_LIMIT = '48mb';
+const PICTURE_PATH = '/api/batches/:id/pictures';
 
 /** The server, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
@@ -28,6 +30,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use(compression({ filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
   // A book is as large as a season; everything else is short.
   app.use(BOOK_PATHS, json({ limit: BOOK_LIMIT, strict: false }));
+  app.use(PICTURE_PATH, raw({ type: ['image/*', 'application/octet-stream'], limit: `${PICTURE_LIMIT_MB}mb` }));
   app.useBodyParser('json', { limit: '256kb' });
   app.use(storableText);
   app.useGlobalFilters(new PlainErrorFilter());

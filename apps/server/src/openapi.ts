@@ -1,5 +1,5 @@
 import { ALARM_MINUTES, DEVICE_KINDS, MOST_POSTED } from '@bunkhouse/api';
-import { LOT_KINDS, MOST_PIECES, PRODUCTS, SCHOOLS, VERDICTS } from '@bunkhouse/core';
+import { LOT_KINDS, MOST_PIECES, PRODUCTS, SCHOOLS, TOOL_KINDS, VERDICTS } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
@@ -205,6 +205,46 @@ RESPONSES.LotBatch = object({
   g: grams,
   at: instant,
   by: text,
+});
+RESPONSES.ToolResponse = object({
+  id: { type: 'string', format: 'uuid' },
+  name: text,
+  size: { ...object({ kind: words([...TOOL_KINDS]) }), additionalProperties: true, description: 'with the size that matters of its kind: g, mm or °C' },
+  putAway: { type: 'boolean' },
+  by: text,
+  at: instant,
+  checks: list(
+    object({
+      id: { type: 'string', format: 'uuid' },
+      by: text,
+      at: instant,
+      reading: { type: 'object', additionalProperties: true, description: 'what it showed in ice, boiling or plain water' },
+    }),
+  ),
+});
+const place = { x: number('share of the width'), y: number('share of the height') };
+RESPONSES.PictureResponse = object({
+  id: { type: 'string', format: 'uuid' },
+  batchId: { type: 'string', format: 'uuid' },
+  piece: text,
+  width: { type: 'integer' },
+  height: { type: 'integer' },
+  by: text,
+  at: instant,
+  reading: orNull(
+    object({
+      marks: object({ meat: object({ ...place, rx: number('half its width'), ry: number('half its height') }), pink: object(place), grey: object(place) }),
+      shares: object({
+        greyPercent: number('% of the face'),
+        low: number('%'),
+        high: number('%'),
+        neitherPercent: number('% that is close to neither mark'),
+        apart: number('how different the marks are'),
+      }),
+      by: text,
+      at: instant,
+    }),
+  ),
 });
 const fate = words(['new', 'known', 'longer', 'differs']);
 RESPONSES.ImportResponse = object({

@@ -311,6 +311,7 @@ describe('the house', () => {
       '/api/batches/{id}/calendar.ics',
       '/api/batches/{id}/family',
       '/api/batches/{id}/log',
+      '/api/batches/{id}/pictures',
       '/api/calendar/bunkhouse.ics',
       '/api/calendar/feed',
       '/api/devices',
@@ -334,11 +335,15 @@ describe('the house', () => {
       '/api/ledger/trends',
       '/api/lots',
       '/api/lots/{id}/batches',
+      '/api/pictures/{id}',
+      '/api/pictures/{id}/readings',
       '/api/readings',
       '/api/readings.csv',
       '/api/readings/stream',
       '/api/recipes',
       '/api/recipes/{id}/put-away',
+      '/api/tools',
+      '/api/tools/{id}/checks',
       '/api/weights',
     ]);
     expect(document.components.schemas.BatchRequest?.properties?.saltPercent?.maximum).toBe(8);

@@ -1,5 +1,6 @@
 import type { BatchDesign, HousePlan, LogEntry, Process } from '@bunkhouse/core';
-import type { LotResponse, RecipeResponse } from './responses.js';
+import type { FaceMarks, FaceShares } from '@bunkhouse/core';
+import type { LotResponse, RecipeResponse, ToolResponse } from './responses.js';
 
 /** A batch in a book: what is its own of the log. */
 export interface BookBatch {
@@ -35,18 +36,32 @@ export interface BookReadings {
   C: number[];
 }
 
+/** A picture of a cut face, with every reading of it. */
+export interface BookPicture {
+  id: string;
+  batch: string;
+  piece: string;
+  by: string;
+  at: string;
+  /** base64 */
+  jpeg: string;
+  readings: { id: string; marks: FaceMarks; shares: FaceShares; by: string; at: string }[];
+}
+
 /** A whole book as it is exported; one batch or one recipe is a book with nothing else in it. */
 export interface Book {
   format: 'bunkhouse-book';
-  version: 1;
+  version: 2;
   exportedAt: string;
   house: string;
   plan?: HousePlan | null;
   recipes: RecipeResponse[];
   devices: BookDevice[];
   lots: Omit<LotResponse, 'takenG' | 'batches'>[];
+  tools: ToolResponse[];
   leftOut: { id: string; by: string; at: string }[];
   batches: BookBatch[];
+  pictures: BookPicture[];
   readings?: BookReadings[];
 }
 
@@ -63,5 +78,7 @@ export interface ImportResponse {
   batches: { id: string; code: string; name: string; fate: BookFate; as?: string }[];
   devices: number;
   lots: number;
+  tools: number;
+  pictures: number;
   readings: number;
 }

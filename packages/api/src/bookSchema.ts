@@ -1,9 +1,9 @@
-import { LOG_ENTRY_KINDS, LOT_KINDS, MEDIA, PRODUCTS, SCHOOLS, STATIONS, TENDING_ACTS } from '@bunkhouse/core';
+import { LOG_ENTRY_KINDS, LOT_KINDS, MEDIA, PRODUCTS, SCHOOLS, STATIONS, TENDING_ACTS, TOOL_KINDS } from '@bunkhouse/core';
 
 import { DEVICE_KINDS } from './deviceRequest.js';
 
 /** The version of the documents that are written; older ones are read, too. */
-export const BOOK_VERSION = 1;
+export const BOOK_VERSION = 2;
 
 type Schema = Readonly<Record<string, unknown>>;
 
@@ -283,9 +283,14 @@ const entry = object(
     changes: { type: 'object', maxProperties: 20, description: 'see DesignChanges of the core' },
     event,
     draw: object({ of: words(LOT_KINDS), lot: uuid, g: grams }),
+    read: object({
+      tool: uuid,
+      name: text(40),
+      shown: { type: 'object', propertyNames: { pattern: '^[A-Za-z][A-Za-z0-9]{0,39}$' }, maxProperties: 20, additionalProperties: celsius },
+    }),
     reason: text(1000),
   },
-  ['stepId', 'replaces', 'values', 'changes', 'event', 'draw', 'reason'],
+  ['stepId', 'replaces', 'values', 'changes', 'event', 'draw', 'read', 'reason'],
 );
 
 const batch = object(
@@ -317,11 +322,72 @@ const device = object(
   ['store'],
 );
 
+const checked: Schema = {
+  type: 'object',
+  required: ['kind'],
+  properties: {
+    kind: words(['thermometer', 'hydrometer']),
+    iceC: number('°C', { minimum: -10, maximum: 10 }),
+    boilC: number('°C', { minimum: 70, maximum: 110 }),
+    altitudeM: number('m above the sea', { minimum: -450, maximum: 5000 }),
+    waterReads: number('by its own scale', { minimum: -10, maximum: 20 }),
+    waterC: number('°C', { minimum: 0, maximum: 40 }),
+  },
+  additionalProperties: false,
+};
+const tool = object({
+  id: uuid,
+  name: text(40, { minLength: 1 }),
+  size: {
+    type: 'object',
+    required: ['kind'],
+    properties: {
+      kind: words(TOOL_KINDS),
+      stepC: number('°C', { exclusiveMinimum: 0, maximum: 5 }),
+      device: uuid,
+      channel: { type: 'integer', minimum: 1, maximum: 64 },
+      scale: words(['sg60F', 'salometer', 'baume']),
+      calibrationC: number('°C', { minimum: 4, maximum: 30 }),
+      stepG: number('g', { exclusiveMinimum: 0, maximum: 1000 }),
+      mostG: number('g', { exclusiveMinimum: 0, maximum: 1e6 }),
+      lengthMm: size,
+      holes: { type: 'integer', minimum: 1, maximum: 60 },
+    },
+    additionalProperties: false,
+  },
+  putAway: { type: 'boolean' },
+  by: who,
+  at: instant,
+  checks: list(object({ id: uuid, by: who, at: instant, reading: checked }), 2000),
+});
+
+const place = { x: number('share of the width', { minimum: 0, maximum: 1 }), y: number('share of the height', { minimum: 0, maximum: 1 }) };
+const half = number('share', { minimum: 0.02, maximum: 1 });
+const share100 = number('%', { minimum: 0, maximum: 100 });
+const picture = object({
+  id: uuid,
+  batch: uuid,
+  piece,
+  by: who,
+  at: instant,
+  jpeg: { type: 'string', contentEncoding: 'base64', contentMediaType: 'image/jpeg', maxLength: 3_000_000, pattern: '^[A-Za-z0-9+/]+={0,2}$' },
+  readings: list(
+    object({
+      id: uuid,
+      marks: object({ meat: object({ ...place, rx: half, ry: half }), pink: object(place), grey: object(place) }),
+      shares: object({ greyPercent: share100, low: share100, high: share100, neitherPercent: share100, apart: number('CIE L*a*b*', { minimum: 0, maximum: 300 }) }),
+      by: who,
+      at: instant,
+    }),
+    100,
+  ),
+});
+
 /** The schema of a book: recipes, batches with their logs, devices and readings. One batch or one recipe is a book with nothing else in it. */
 export const BOOK_SCHEMA = {
   $schema: 'https://json-schema.org/draft/2020-12/schema',
-  $id: 'bunkhouse-book-1',
-  title: 'Bunkhouse book, version 1',
+  $id: 'bunkhouse-book-2',
+  title: 'Bunkhouse book, version 2',
   description: 'Weights in g, sizes in mm, temperatures in °C, times as ISO instants. Each batch holds what is its own of the log.',
   ...object(
     {
@@ -358,8 +424,10 @@ export const BOOK_SCHEMA = {
         ),
         20_000,
       ),
+      tools: list(ref('tool'), 500),
       leftOut: list(object({ id: text(60), by: who, at: instant }), 20_000),
       batches: list(ref('batch'), 20_000),
+      pictures: list(ref('picture'), 20_000),
       readings: list(
         object({
           device: uuid,
@@ -373,5 +441,5 @@ export const BOOK_SCHEMA = {
     },
     ['plan', 'readings'],
   ),
-  $defs: { recipe, batch, device },
+  $defs: { recipe, batch, device, tool, picture },
 } as const;

@@ -16,3 +16,5 @@ export * from './ledgerQuery.js';
 export * from './bookSchema.js';
 export * from './book.js';
 export * from './lotRequest.js';
+export * from './toolRequest.js';
+export * from './pictureRequest.js';

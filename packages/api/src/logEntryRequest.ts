@@ -78,6 +78,11 @@ export class LogEntryRequest {
   @IsString({ message: 'Write why.' })
   reason?: string;
 
+  /** the thermometer of the house with which the temperatures were read: they are what it showed, and are corrected by its last check */
+  @ValidateIf((request: LogEntryRequest) => request.readWith !== undefined)
+  @IsUUID(undefined, { message: 'There is no such thermometer.' })
+  readWith?: string;
+
   /** the last entry of this batch that the sender had seen; if the step was logged since, the sender is told */
   @IsOptional()
   @Min(0, { message: 'seen counts entries from 0.' })

@@ -1,5 +1,5 @@
 import type { DeviceKind } from './deviceRequest.js';
-import type { BatchDesign, Diffusivity, LedgerLine, LogEntry, LotKind, Origin, Process, Recipe, Verdict } from '@bunkhouse/core';
+import type { BatchDesign, Diffusivity, FaceMarks, FaceShares, LedgerLine, LogEntry, LotKind, Origin, Process, Recipe, ToolCheck, ToolSize, Verdict } from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -204,4 +204,38 @@ export interface LotBatch {
   /** ISO instant of the first taking */
   at: string;
   by: string;
+}
+
+/** A tool of the house, with every time that it was checked, the first one first. */
+export interface ToolResponse {
+  id: string;
+  name: string;
+  size: ToolSize;
+  putAway: boolean;
+  by: string;
+  at: string;
+  checks: ToolCheck[];
+}
+
+/** What was read of a picture. */
+export interface PictureReading {
+  marks: FaceMarks;
+  shares: FaceShares;
+  by: string;
+  at: string;
+}
+
+/** A picture of a cut face; itself it lies at `/api/pictures/ID`. */
+export interface PictureResponse {
+  id: string;
+  batchId: string;
+  piece: string;
+  /** px */
+  width: number;
+  height: number;
+  by: string;
+  /** ISO instant */
+  at: string;
+  /** the last reading */
+  reading: PictureReading | null;
 }

@@ -8,8 +8,12 @@ import { LotEntity } from '../lots/lotEntity.js';
 import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { LeftOutEntity } from '../learnt/leftOutEntity.js';
+import { PictureEntity } from '../pictures/pictureEntity.js';
+import { PictureReadingEntity } from '../pictures/pictureReadingEntity.js';
 import { RecipeEntity } from '../recipes/recipeEntity.js';
 import { RecipeVersionEntity } from '../recipes/recipeVersionEntity.js';
+import { ToolCheckEntity } from '../tools/toolCheckEntity.js';
+import { ToolEntity } from '../tools/toolEntity.js';
 import { Calendar1795200000000 } from './migrations/calendar1795200000000.js';
 import { CalendarFeed1795300000000 } from './migrations/calendarFeed1795300000000.js';
 import { First1795000000000 } from './migrations/first1795000000000.js';
@@ -18,6 +22,7 @@ import { Readings1795400000000 } from './migrations/readings1795400000000.js';
 import { Lots1795700000000 } from './migrations/lots1795700000000.js';
 import { Pieces1795600000000 } from './migrations/pieces1795600000000.js';
 import { Recipes1795500000000 } from './migrations/recipes1795500000000.js';
+import { Tools1795800000000 } from './migrations/tools1795800000000.js';
 
 /** How the server meets PostgreSQL. Migrations run at the start; the schema is never synchronised. */
 export const dataSourceOptions = (url: string): DataSourceOptions => ({
@@ -35,6 +40,10 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     RecipeEntity,
     RecipeVersionEntity,
     LotEntity,
+    ToolEntity,
+    ToolCheckEntity,
+    PictureEntity,
+    PictureReadingEntity,
   ],
   migrations: [
     First1795000000000,
@@ -45,6 +54,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     Recipes1795500000000,
     Pieces1795600000000,
     Lots1795700000000,
+    Tools1795800000000,
   ],
   migrationsRun: true,
   synchronize: false,

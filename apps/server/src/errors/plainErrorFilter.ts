@@ -1,7 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import { InputError } from '@bunkhouse/core';
-import type { ErrorResponse } from '@bunkhouse/api';
-import type { Response } from 'express';
+import { PICTURE_LIMIT_MB, type ErrorResponse } from '@bunkhouse/api';
+import type { Request, Response } from 'express';
 
 /** Turns whatever was thrown into the one shape of error that the API has. */
 @Catch()
@@ -9,8 +9,10 @@ export class PlainErrorFilter implements ExceptionFilter {
   private readonly logger = new Logger('Errors');
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const body = this.plain(error);
-    const response = host.switchToHttp().getResponse<Response>();
+    const plain = this.plain(error);
+    const http = host.switchToHttp();
+    const body = plain.statusCode === 413 ? { ...plain, message: tooMuch(http.getRequest<Request>().path) } : plain;
+    const response = http.getResponse<Response>();
     // What was to be a file is an answer like any other now.
     response.removeHeader('Content-Disposition');
     response.status(body.statusCode).type('application/json').json(body);
@@ -27,7 +29,10 @@ export class PlainErrorFilter implements ExceptionFilter {
   }
 }
 
-const TOO_MUCH = 'That is too much at once. A book may have 48 MB: export it without its readings.';
+const TOO_MUCH = 'That is too much at once.';
+
+const tooMuch = (path: string): string =>
+  path.endsWith('/pictures') ? `${TOO_MUCH} A picture may have ${PICTURE_LIMIT_MB} MB.` : `${TOO_MUCH} A book may have 48 MB: export it without its readings.`;
 
 function fromHttp(error: HttpException): ErrorResponse {
   const statusCode = error.getStatus();

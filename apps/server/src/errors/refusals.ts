@@ -30,3 +30,9 @@ export const IdPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ fie
 
 /** The same for a lot. */
 export const LotPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a lot.' }]) });
+
+/** The same for a tool. */
+export const ToolPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a tool.' }]) });
+
+/** The same for a picture. */
+export const PicturePipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a picture.' }]) });

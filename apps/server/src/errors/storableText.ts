@@ -2,7 +2,7 @@ import type { NextFunction, Request, Response } from 'express';
 
 /** Refuses text that no database can keep: NUL characters and halves of characters. */
 export function storableText(request: Request, response: Response, next: NextFunction): void {
-  if (storable(request.body)) return next();
+  if (Buffer.isBuffer(request.body) || storable(request.body)) return next();
   response.status(400).json({ statusCode: 400, message: 'There are characters in it that cannot be kept.' });
 }
 

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { BOOK_VERSION, type BookBatch, type BookReadings } from '@bunkhouse/api';
+import { BOOK_VERSION, type BookBatch, type BookPicture, type BookReadings } from '@bunkhouse/api';
 import { pitLog, replay, type LogEntry } from '@bunkhouse/core';
 import { In, MoreThan, type DataSource } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
@@ -14,7 +14,11 @@ import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { LotEntity } from '../lots/lotEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { readBlock } from '../readings/readingBlock.js';
+import { PictureEntity } from '../pictures/pictureEntity.js';
+import { PictureReadingEntity } from '../pictures/pictureReadingEntity.js';
 import { RecipesService } from '../recipes/recipesService.js';
+
+import { ToolsService } from '../tools/toolsService.js';
 
 /** Read so many at a time: a book of any size needs no more memory. */
 const BATCHES = 50;
@@ -36,6 +40,7 @@ export class BookExport {
     @InjectDataSource() private readonly dataSource: DataSource,
     private readonly batches: BatchesService,
     private readonly recipes: RecipesService,
+    private readonly tools: ToolsService,
     private readonly clock: Clock,
   ) {}
 
@@ -45,8 +50,9 @@ export class BookExport {
     const devices = await this.dataSource.getRepository(DeviceEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const lots = await this.dataSource.getRepository(LotEntity).find({ order: { at: 'ASC', id: 'ASC' } });
     const leftOut = await this.dataSource.getRepository(LeftOutEntity).find({ order: { id: 'ASC' } });
-    yield await this.head({ plan: plan?.plan ?? null, recipes: await this.recipes.all(), devices: devices.map(deviceOf), lots: lots.map(lotOf), leftOut });
+    yield await this.head({ plan: plan?.plan ?? null, recipes: await this.recipes.all(), devices: devices.map(deviceOf), lots: lots.map(lotOf), tools: await this.tools.all(), leftOut });
     yield* part('batches', this.everyBatch());
+    yield* part('pictures', this.everyPicture());
     if (withReadings) yield* part('readings', this.everyReading());
     yield '}\n';
   }
@@ -64,8 +70,14 @@ export class BookExport {
     const recipes = (await this.recipes.all()).filter((recipe) => recipe.id === process.recipe?.id);
     const taken = whole.entries.flatMap((entry) => (entry.kind === 'lot' ? [entry.draw.lot] : []));
     const lots = await this.dataSource.getRepository(LotEntity).find({ where: { id: In(taken) }, order: { at: 'ASC', id: 'ASC' } });
-    yield await this.head({ recipes, devices: devices.map(deviceOf), lots: lots.map(lotOf), leftOut: [] });
+    const read = new Set(whole.entries.flatMap((entry) => ('read' in entry && entry.read !== undefined ? [entry.read.tool] : [])));
+    const hung = new Set(probes.map(({ device, channel }) => `${device}:${channel}`));
+    const tools = (await this.tools.all()).filter(
+      ({ id: own, size }) => read.has(own) || (size.kind === 'thermometer' && hung.has(`${size.device}:${size.channel}`)),
+    );
+    yield await this.head({ recipes, devices: devices.map(deviceOf), lots: lots.map(lotOf), tools, leftOut: [] });
     yield* part('batches', one(await this.own(rows)));
+    yield* part('pictures', this.everyPicture(ids));
     if (log.onAt !== null) {
       const from = new Date(log.onAt - AROUND_MS.before);
       const to = new Date((log.coldAt ?? log.offAt ?? this.clock.now()) + AROUND_MS.after);
@@ -75,8 +87,8 @@ export class BookExport {
   }
 
   async *recipe(id: string): AsyncGenerator<string> {
-    yield await this.head({ recipes: (await this.recipes.all()).filter((recipe) => recipe.id === id), devices: [], lots: [], leftOut: [] });
-    yield ',"batches":[]}\n';
+    yield await this.head({ recipes: (await this.recipes.all()).filter((recipe) => recipe.id === id), devices: [], lots: [], tools: [], leftOut: [] });
+    yield ',"batches":[],"pictures":[]}\n';
   }
 
   private async head(own: object): Promise<string> {
@@ -115,6 +127,28 @@ export class BookExport {
       ...(cutFrom === null || cutAfter === null ? {} : { cutFrom, cutAfter }),
       entries: logs.get(id) ?? [],
     }));
+  }
+
+  /** A picture at a time: each is as large as a batch's whole log. */
+  private async *everyPicture(batches?: readonly string[]): AsyncGenerator<BookPicture[]> {
+    const pictures = this.dataSource.getRepository(PictureEntity);
+    const where = batches === undefined ? {} : { batchId: In([...batches]) };
+    const readings = this.dataSource.getRepository(PictureReadingEntity);
+    for (const { id } of await pictures.find({ select: { id: true, at: true }, where, order: { at: 'ASC', id: 'ASC' } })) {
+      const row = await pictures.createQueryBuilder('picture').addSelect('picture.jpeg').where({ id }).getOneOrFail();
+      const read = await readings.find({ where: { pictureId: id }, order: { at: 'ASC', id: 'ASC' } });
+      yield [
+        {
+          id,
+          batch: row.batchId,
+          piece: row.piece,
+          by: row.by,
+          at: row.at.toISOString(),
+          jpeg: row.jpeg.toString('base64'),
+          readings: read.map(({ id: own, marks, shares, by, at }) => ({ id: own, marks, shares, by, at: at.toISOString() })),
+        },
+      ];
+    }
   }
 
   private async *everyReading(): AsyncGenerator<BookReadings[]> {

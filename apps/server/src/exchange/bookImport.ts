@@ -15,6 +15,11 @@ import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { LotEntity } from '../lots/lotEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { mergeBlock } from '../readings/readingBlock.js';
+import { Darkroom } from '../pictures/darkroom.js';
+import { PictureEntity } from '../pictures/pictureEntity.js';
+import { PictureReadingEntity } from '../pictures/pictureReadingEntity.js';
+import { ToolCheckEntity } from '../tools/toolCheckEntity.js';
+import { ToolEntity } from '../tools/toolEntity.js';
 import { RecipeEntity } from '../recipes/recipeEntity.js';
 import { RecipeVersionEntity } from '../recipes/recipeVersionEntity.js';
 import { refused } from '../errors/refusals.js';
@@ -35,6 +40,7 @@ export class BookImport {
     @InjectDataSource() private readonly dataSource: DataSource,
     private readonly batches: BatchesService,
     private readonly ledger: LedgerService,
+    private readonly darkroom: Darkroom,
     private readonly clock: Clock,
   ) {}
 
@@ -43,6 +49,7 @@ export class BookImport {
   }
 
   async write(book: Book): Promise<ImportResponse> {
+    const pictures = await this.opened(book);
     return this.dataSource.transaction(async (manager) => {
       // Two imports at once would give one code twice.
       await manager.query('LOCK TABLE batch IN SHARE ROW EXCLUSIVE MODE');
@@ -54,7 +61,9 @@ export class BookImport {
         const rows = lots.map(({ at, bestBefore = null, ...lot }) => Object.assign(new LotEntity(), { ...lot, bestBefore, at: new Date(at) }));
         await manager.createQueryBuilder().insert().into(LotEntity).values(rows).orIgnore().execute();
       }
+      await writeTools(manager, book);
       await this.writeBatches(manager, plan);
+      await writePictures(manager, pictures);
       const readings = await writeReadings(manager, book);
       const leftOut = book.leftOut.map(({ id, by, at }) => ({ id, by, at: new Date(at) }));
       for (const rows of chunks(leftOut)) await manager.createQueryBuilder().insert().into(LeftOutEntity).values(rows).orIgnore().execute();
@@ -62,9 +71,30 @@ export class BookImport {
     });
   }
 
+  /** Every picture of it that is not here yet, once it was seen to open: before anything is written. */
+  private async opened(book: Book): Promise<PictureRow[]> {
+    const rows: PictureRow[] = [];
+    const here = new Set(
+      (await this.dataSource.getRepository(PictureEntity).find({ select: { id: true }, where: { id: In(book.pictures.map(({ id }) => id)) } })).map(({ id }) => id),
+    );
+    for (const [i, { id, batch, piece, by, at, jpeg: base64, readings }] of book.pictures.entries()) {
+      if (here.has(id)) continue;
+      const jpeg = Buffer.from(base64, 'base64');
+      try {
+        const { width, height } = await this.darkroom.open(jpeg);
+        rows.push({ row: { id, batchId: batch, piece, width, height, jpeg, by, at: new Date(at) }, readings });
+      } catch {
+        throw refused([{ field: `pictures/${i}`, message: `At pictures/${i}: it cannot be opened. Nothing was written.` }]);
+      }
+    }
+    return rows;
+  }
+
   private async plan(manager: EntityManager, book: Book): Promise<Plan> {
     const [batches, recipes] = [await this.planBatches(manager, book.batches), await planRecipes(manager, book.recipes)];
     const lots = await manager.getRepository(LotEntity).countBy({ id: In(book.lots.map(({ id }) => id)) });
+    const tools = await manager.getRepository(ToolEntity).countBy({ id: In(book.tools.map(({ id }) => id)) });
+    const pictures = await manager.getRepository(PictureEntity).countBy({ id: In(book.pictures.map(({ id }) => id)) });
     const known = await manager.getRepository(DeviceEntity).find({ select: { id: true }, where: { id: In(book.devices.map(({ id }) => id)) } });
     return {
       batches: batches.filter(({ fate }) => fate === 'new' || fate === 'longer'),
@@ -82,6 +112,8 @@ export class BookImport {
         })),
         devices: book.devices.length - known.length,
         lots: book.lots.length - lots,
+        tools: book.tools.length - tools,
+        pictures: book.pictures.length - pictures,
         readings: (book.readings ?? []).length,
       },
     };
@@ -177,6 +209,37 @@ export class BookImport {
     // The next batch of this house is numbered after all that came.
     const last = Math.max(0, ...(await manager.query<{ code: string }[]>('SELECT code FROM batch')).map(({ code }) => numberOf(code)));
     if (last > 0) await manager.query(`SELECT setval('batch_number', greatest($1::bigint, (SELECT last_value FROM batch_number)))`, [last]);
+  }
+}
+
+interface PictureRow {
+  row: Omit<PictureEntity, 'jpeg'> & { jpeg: Buffer };
+  readings: Book['pictures'][number]['readings'];
+}
+
+/** Tools that are not here yet; one that is on a channel that is taken here comes in put away. Checks are added to those that are here. */
+async function writeTools(manager: EntityManager, { tools }: Book): Promise<void> {
+  for (const { id, name, size, putAway, by, at, checks } of tools) {
+    const taken =
+      size.kind === 'thermometer' && size.device !== undefined
+        ? await manager.query<unknown[]>(
+            `SELECT 1 FROM tool WHERE size->>'device' = $1 AND (size->>'channel')::int = $2 AND id <> $3 AND NOT put_away`,
+            [size.device, size.channel, id],
+          )
+        : [];
+    const tool = { id, name, size, putAway: putAway || taken.length > 0, by, at: new Date(at) };
+    await manager.createQueryBuilder().insert().into(ToolEntity).values(tool).orIgnore().execute();
+    const rows = checks.map(({ at: checkedAt, ...check }) => ({ ...check, toolId: id, at: new Date(checkedAt) }));
+    for (const own of chunks(rows)) await manager.createQueryBuilder().insert().into(ToolCheckEntity).values(own).orIgnore().execute();
+  }
+}
+
+/** Pictures of batches that are here by now. */
+async function writePictures(manager: EntityManager, pictures: readonly PictureRow[]): Promise<void> {
+  for (const { row, readings } of pictures) {
+    await manager.createQueryBuilder().insert().into(PictureEntity).values(row).orIgnore().execute();
+    const rows = readings.map(({ at, ...reading }) => ({ ...reading, pictureId: row.id, at: new Date(at) }));
+    for (const own of chunks(rows)) await manager.createQueryBuilder().insert().into(PictureReadingEntity).values(own).orIgnore().execute();
   }
 }
 

@@ -4,6 +4,7 @@ import { BOOK_SCHEMA, usualRequest, type BatchResponse, type Book, type ImportRe
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
+import { Jimp } from 'jimp';
 import { DemoHouse } from '../demo/demoHouse.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
@@ -45,6 +46,15 @@ beforeAll(async () => {
   const device = probed.event.probes[0]?.device ?? '';
   const readings = [0, 1, 2].map((s) => ({ channel: 1, at: new Date(Date.parse(probed.at) + s * 1000).toISOString(), C: 95 + s / 10 }));
   await full.http().post(`/api/devices/${device}/readings`).send({ by: 'Wren', readings });
+  const tool = { id: randomUUID(), kind: 'thermometer', name: 'Probe 1', stepC: 0.1, device, channel: 1, putAway: false, by: 'Wren' };
+  await full.http().post('/api/tools').send(tool);
+  await full
+    .http()
+    .post(`/api/tools/${tool.id}/checks`)
+    .send({ id: randomUUID(), at: new Date().toISOString(), by: 'Wren', iceC: 0.4, boilC: 96, altitudeM: 1400 });
+  const picture = await new Jimp({ width: 90, height: 60, color: 0xcd7876ff }).getBuffer('image/png');
+  const query = { id: randomUUID(), piece: 'A', at: new Date().toISOString(), by: 'Wren' };
+  expect((await full.http().post(`/api/batches/${pulled?.id ?? ''}/pictures`).query(query).set('content-type', 'image/png').send(picture)).status).toBe(200);
   book = await exported(full);
 }, 240_000);
 
@@ -70,7 +80,7 @@ describe('a whole book', () => {
     expect(await counts(empty)).toEqual(before);
     expect(new Set(preview.batches.map(({ fate }) => fate))).toEqual(new Set(['new']));
     const taken = (await send(empty, 'import', book)).body as ImportResponse;
-    expect(taken).toMatchObject({ written: true, readings: 1 });
+    expect(taken).toMatchObject({ written: true, readings: 1, tools: book.tools.length, pictures: 1 });
     const again = await exported(empty);
     expect(bare(again)).toEqual(bare(book));
     const ledger = async (house: TestHouse) => ((await house.http().get('/api/ledger?sort=code&order=up')).body as LedgerResponse).rows;
@@ -87,6 +97,14 @@ describe('a whole book', () => {
     ).body as BatchResponse;
     expect(Number(next.code.split('-')[1])).toBeGreaterThan(Math.max(...book.batches.map(({ code }) => Number(/\d+/.exec(code)?.[0] ?? 0))));
   });
+
+  test('a book of the first version is taken as if it had said that there are no tools and no pictures', async () => {
+    const house = await openTestHouse();
+    const { tools: _tools, pictures: _pictures, ...rest } = book;
+    const batches = rest.batches.slice(0, 1);
+    expect((await send(house, 'import', { ...rest, version: 1, batches, readings: [] })).body).toMatchObject({ written: true, tools: 0, pictures: 0 });
+    await house.close();
+  }, 60_000);
 
   test('one batch with what it was cut from is a book of its own, with its readings', async () => {
     const part = book.batches.find(({ cutFrom }) => cutFrom !== undefined);
@@ -116,6 +134,7 @@ describe('a book into a house that has some of it', () => {
       devices: [],
       leftOut: [],
       readings: [],
+      pictures: [],
       recipes: [],
       batches: [{ ...first, code: taken[0]?.code ?? '', entries: first.entries.slice(0, 2) }],
     };
@@ -135,13 +154,32 @@ describe('a book into a house that has some of it', () => {
 const nested = (depth: number): unknown => (depth === 0 ? 1 : { a: nested(depth - 1) });
 
 describe('what is no book of ours', () => {
-  const small = (): Book => ({ ...book, readings: [], batches: book.batches.slice(0, 1) });
+  const small = (): Book => ({ ...book, readings: [], pictures: [], batches: book.batches.slice(0, 1) });
   const [batch] = [() => small().batches[0] as Book['batches'][number]];
   const hostile: [string, () => unknown, RegExp][] = [
     ['a list', () => [], /no book of ours/],
     ['something else', () => ({ hello: 1 }), /no book of ours/],
-    ['a newer version', () => ({ ...small(), version: 2 }), /newer Bunkhouse/],
-    ['half a book', () => ({ format: 'bunkhouse-book', version: 1 }), /"exportedAt" is missing/],
+    ['a newer version', () => ({ ...small(), version: 3 }), /newer Bunkhouse/],
+    ['a version that never was', () => ({ ...small(), version: 0 }), /never was a version 0/],
+    ['an older version with what it had not', () => ({ ...small(), version: 1 }), /Version 1 had no "tools"/],
+    [
+      'a thermometer that is ten degrees off',
+      () => ({ ...small(), tools: book.tools.map((tool) => ({ ...tool, checks: tool.checks.map((check) => ({ ...check, reading: { kind: 'thermometer', iceC: 10 } })) })) }),
+      /10 off 0/,
+    ],
+    ['a picture of nothing', () => ({ ...small(), pictures: [{ ...book.pictures[0], batch: randomUUID() }] }), /not in this book/],
+    ['a picture that is none', () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], jpeg: Buffer.from('<svg/>').toString('base64') }] }), /no picture/],
+    [
+      'a picture that unfolds to gigabytes',
+      () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], jpeg: `iVBORw0KGgoAAAANSUhEUgAA6mAAAOpgCAYAAAA${'A'.repeat(40)}` }] }),
+      /3600 million points/,
+    ],
+    [
+      'a picture that is torn',
+      () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], id: randomUUID(), jpeg: book.pictures[0]?.jpeg.slice(0, 880) ?? '' }] }),
+      /cannot be opened/,
+    ],
+    ['half a book', () => ({ format: 'bunkhouse-book', version: 2 }), /"exportedAt" is missing/],
     ['something beside', () => ({ ...small(), extra: 1 }), /"extra" does not belong there/],
     ['prototype keys', () => JSON.parse(JSON.stringify(small()).replace('{', '{"__proto__":{"admin":1},')) as unknown, /does not belong there/],
     ['a deep well', () => ({ ...small(), plan: nested(60) }), /cannot be kept/],

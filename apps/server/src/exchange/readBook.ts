@@ -1,8 +1,9 @@
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { BOOK_SCHEMA, BOOK_VERSION, type Book, type BookBatch } from '@bunkhouse/api';
-import { attempt, changedDesign, replay, requireDesign, requireRecipe, standingEntries } from '@bunkhouse/core';
+import { attempt, changedDesign, checkFaults, replay, requireDesign, requireRecipe, standingEntries } from '@bunkhouse/core';
 import { refused } from '../errors/refusals.js';
+import { LONG_SIDE, requirePicture } from '../pictures/darkroom.js';
 
 const ajv = new Ajv2020({ strict: true, strictTypes: false, strictRequired: false, allErrors: false });
 (addFormats as unknown as (to: Ajv2020) => void)(ajv);
@@ -24,6 +25,7 @@ export function readBook(document: unknown): Book {
       'version',
       `That was written by a newer Bunkhouse, as version ${version}: this one reads up to ${BOOK_VERSION}. Bring this house up to date first.`,
     );
+  if (typeof version === 'number' && version < BOOK_VERSION) return readBook(broughtUp(document, version));
   if (!isBook(document)) throw refuse(...placeOf(isBook.errors ?? []));
   for (const [i, { versions }] of document.recipes.entries()) {
     const sorted = [...versions].sort((a, b) => a.version - b.version);
@@ -32,9 +34,41 @@ export function readBook(document: unknown): Book {
     for (const { version: n, recipe } of versions) inPlace(`recipes/${i}, version ${n}`, () => requireRecipe(recipe));
   }
   checkBatches(document.batches);
+  checkTools(document.tools);
+  checkPictures(document);
   for (const [i, { s, C }] of (document.readings ?? []).entries())
     if (s.length !== C.length) throw refuse(`readings/${i}`, `There are ${s.length} times for ${C.length} temperatures.`);
   return document;
+}
+
+/** What each version had not yet. */
+const SINCE: readonly Record<string, unknown>[] = [{ tools: [], pictures: [] }];
+
+/** A document of an earlier version as the next one would have written it. */
+function broughtUp(document: object, version: number): object {
+  const added = Number.isInteger(version) ? SINCE[version - 1] : undefined;
+  if (added === undefined) throw refuse('version', `There never was a version ${version}.`);
+  const early = Object.keys(added).find((name) => Object.hasOwn(document, name));
+  if (early !== undefined) throw refuse(early, `Version ${version} had no "${early}".`);
+  return { ...document, ...added, version: version + 1 };
+}
+
+function checkTools(tools: Book['tools']): void {
+  for (const [i, { size, checks, name }] of tools.entries())
+    for (const [k, { reading }] of checks.entries()) {
+      const [fault] = checkFaults(size, reading);
+      if (fault !== undefined) throw refuse(`tools/${i} (${name})/checks/${k}/${fault.field}`, fault.message);
+    }
+}
+
+/** Each belongs to a batch of the book, and is a picture by its head. Whether it opens is seen where it is written. */
+function checkPictures({ batches, pictures }: Book): void {
+  const pieces = new Map(batches.map(({ id, design }) => [id, new Set(design.pieces.map(({ code }) => code))]));
+  for (const [i, { batch, piece, jpeg }] of pictures.entries()) {
+    if (pieces.get(batch)?.has(piece) !== true) throw refuse(`pictures/${i}`, 'It is of a piece that is not in this book.');
+    const { width, height } = requirePicture(Buffer.from(jpeg, 'base64'));
+    if (Math.max(width, height) > LONG_SIDE) throw refuse(`pictures/${i}`, `It is larger than ${LONG_SIDE} points: we write them smaller.`);
+  }
 }
 
 function checkBatches(batches: readonly BookBatch[]): void {

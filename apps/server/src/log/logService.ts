@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { toDraft, type BatchResponse, type LogEntryRequest } from '@bunkhouse/api';
-import { checkEntry, type EntryDraft, type EntryFault, type LogEntry } from '@bunkhouse/core';
+import { checkEntry, readEvent, readValues, replay, type EntryDraft, type EntryFault, type LogEntry } from '@bunkhouse/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
@@ -10,6 +10,7 @@ import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { LotsService } from '../lots/lotsService.js';
+import { ToolsService } from '../tools/toolsService.js';
 import { LogEntryEntity } from './logEntryEntity.js';
 
 /** Writes the log. One writer at a time for a batch: the batch's row is locked while an entry is checked and written. */
@@ -20,6 +21,7 @@ export class LogService {
     private readonly batches: BatchesService,
     private readonly ledger: LedgerService,
     private readonly lots: LotsService,
+    private readonly tools: ToolsService,
     private readonly clock: Clock,
   ) {}
 
@@ -38,8 +40,9 @@ export class LogService {
       const before = await this.locked(manager, batchId);
       let batch = before;
       for (const { request, now } of writings) {
-        const draft = toDraft(request);
-        if (await this.isWritten(manager, batch, draft)) continue;
+        const said = toDraft(request);
+        if (await this.isWritten(manager, batch, said)) continue;
+        const draft = request.readWith === undefined ? said : await this.trulyRead(manager, batch, said, request.readWith);
         const entry = checked(batch, draft, request.seen, now);
         await this.lots.check(manager, draft);
         await manager.getRepository(LogEntryEntity).insert(row(batchId, entry));
@@ -62,8 +65,18 @@ export class LogService {
       if (!(await manager.getRepository(LogEntryEntity).existsBy({ id: draft.id }))) return false;
       throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
     }
-    if (!saysTheSame(written, draft)) throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
+    if (!saysTheSame(asShown(written), draft)) throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
     return true;
+  }
+
+  /** The draft with its temperatures corrected by the thermometer that showed them, and with what it showed. */
+  private async trulyRead(manager: EntityManager, batch: BatchResponse, draft: EntryDraft, tool: string): Promise<EntryDraft> {
+    if (draft.kind !== 'done' && draft.kind !== 'pit') return draft;
+    const thermometer = await this.tools.thermometer(manager, tool);
+    const at = Date.parse(draft.at);
+    if (draft.kind === 'pit') return { ...draft, ...readEvent(thermometer, draft.event, at) };
+    const step = replay(batch, at).steps.find(({ spec }) => spec.id === draft.stepId);
+    return { ...draft, ...readValues(thermometer, step?.spec.inputs ?? [], draft.values, at) };
   }
 
   private async locked(manager: EntityManager, id: string): Promise<BatchResponse> {
@@ -94,6 +107,14 @@ const row = (batchId: string, entry: LogEntry): LogEntryEntity =>
     at: new Date(entry.at),
     recordedAt: new Date(entry.recordedAt),
   });
+
+/** An entry with what its thermometer showed, as it was sent. */
+function asShown(entry: LogEntry): LogEntry {
+  if (!('read' in entry) || entry.read === undefined) return entry;
+  const { shown } = entry.read;
+  if (entry.kind === 'done') return { ...entry, values: { ...entry.values, ...shown } };
+  return entry.kind === 'pit' && entry.event.act === 'check' ? { ...entry, event: { ...entry.event, placesC: Object.values(shown) } } : entry;
+}
 
 /** Whether an entry that comes again says what it said the first time. Its time may differ: the second try is later. */
 function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {

@@ -5,6 +5,7 @@ import type { DeviceRequest, DeviceResponse, DeviceTokenResponse, Weight, Weight
 import { In, type DataSource } from 'typeorm';
 import { Clock } from '../clock.js';
 import { refused } from '../errors/refusals.js';
+import { ToolsService } from '../tools/toolsService.js';
 import { DeviceEntity } from './deviceEntity.js';
 import { readBlock } from './readingBlock.js';
 import { READINGS_CHANNEL } from './readingsChannel.js';
@@ -19,6 +20,7 @@ export const hashOf = (token: string): Buffer => createHash('sha256').update(tok
 export class DevicesService {
   constructor(
     @InjectDataSource() private readonly dataSource: DataSource,
+    private readonly tools: ToolsService,
     private readonly clock: Clock,
   ) {}
 
@@ -125,10 +127,14 @@ export class DevicesService {
        WHERE device.id = ANY($1)`,
       [ids],
     );
+    const truly = await this.tools.corrections(this.dataSource.manager, ids);
     return new Map(
       rows.flatMap(({ device_id, channel, from_at, samples }) => {
         const sample = readBlock(from_at.getTime(), samples).at(-1);
-        return sample === undefined ? [] : [[`${device_id}:${channel}`, { at: new Date(sample.at).toISOString(), C: sample.C }] as const];
+        if (sample === undefined) return [];
+        const key = `${device_id}:${channel}`;
+        const C = truly.get(key)?.(sample.C, sample.at) ?? sample.C;
+        return [[key, { at: new Date(sample.at).toISOString(), C: Math.round(C * 100) / 100 }] as const];
       }),
     );
   }

@@ -13,8 +13,18 @@ export interface Gathered {
   high: number[];
 }
 
-/** Blocks of one channel, in order of time, gathered into steps: mean time and temperature of each, lowest and highest. */
-export function gather(blocks: readonly { fromMs: number; bytes: Buffer }[], fromMs: number, toMs: number, everyS: number): Gathered {
+/**
+ * Blocks of one channel, in order of time, gathered into steps: mean time and temperature of each, lowest and highest.
+ *
+ * @param truly what the channel truly read where it handed in so much; what it handed in when not given
+ */
+export function gather(
+  blocks: readonly { fromMs: number; bytes: Buffer }[],
+  fromMs: number,
+  toMs: number,
+  everyS: number,
+  truly: (C: number, atMs: number) => number = (C) => C,
+): Gathered {
   const gathered: Gathered = { at: [], C: [], low: [], high: [] };
   const stepMs = everyS * 1000;
   let step = -1;
@@ -23,15 +33,15 @@ export function gather(blocks: readonly { fromMs: number; bytes: Buffer }[], fro
     if (count === 0) return;
     gathered.at.push(Math.round(times / count));
     gathered.C.push(Math.round((sum / count) * 100) / 100);
-    gathered.low.push(low);
-    gathered.high.push(high);
+    gathered.low.push(Math.round(low * 100) / 100);
+    gathered.high.push(Math.round(high * 100) / 100);
   };
   for (const block of blocks) {
     if (block.fromMs + BLOCK_MS <= fromMs || block.fromMs > toMs) continue;
     for (let i = 0; i + 4 <= block.bytes.length; i += 4) {
       const at = block.fromMs + block.bytes.readUInt16LE(i) * 100;
       if (at < fromMs || at > toMs) continue;
-      const C = block.bytes.readInt16LE(i + 2) / 100;
+      const C = truly(block.bytes.readInt16LE(i + 2) / 100, at);
       const own = Math.floor(at / stepMs);
       if (own !== step) {
         close();

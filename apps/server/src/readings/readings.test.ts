@@ -255,10 +255,10 @@ describe('readings by hand, and out again', () => {
     expect(csv.status).toBe(200);
     expect(csv.headers['content-type']).toMatch(/^text\/csv/);
     const [head, ...rows] = csv.text.trim().split('\r\n');
-    expect(head).toBe('at,device,name,channel,C');
+    expect(head).toBe('at,device,name,channel,C,trueC');
     expect(rows).toHaveLength(170);
     expect(rows.map((row) => row.slice(0, 24))).toEqual(lines.map((line) => line.at));
-    expect(rows[0]).toBe(`${lines[0]?.at ?? ''},"'=HYPERLINK(""x"")","'+cmd",1,-2.00`);
+    expect(rows[0]).toBe(`${lines[0]?.at ?? ''},"'=HYPERLINK(""x"")","'+cmd",1,-2.00,-2.00`);
   });
 });
 

@@ -4,6 +4,7 @@ import { checkReading, OLDEST_MS, type CheckedReading, type ReadingsEvent, type 
 import Papa from 'papaparse';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
+import { ToolsService, type ChannelCorrection } from '../tools/toolsService.js';
 import { DeviceEntity } from './deviceEntity.js';
 import { gather, stepFor } from './gather.js';
 import { READINGS_CHANNEL } from './readingsChannel.js';
@@ -13,7 +14,8 @@ import { BLOCK_MS, blockOf, mergeBlock, readBlock, type Sample } from './reading
 const USUAL_POINTS = 1200;
 
 const DAY_MS = 86_400_000;
-const CSV_HEAD = ['at', 'device', 'name', 'channel', 'C'] as const;
+/** `C` is what was handed in, `trueC` what it truly was by the thermometer's check. */
+const CSV_HEAD = ['at', 'device', 'name', 'channel', 'C', 'trueC'] as const;
 /** What a table program would take for a formula; a plain negative number is none. */
 const FORMULA = /^(?!-?\d+(\.\d+)?$)[=+\-@\t\r].*$/;
 
@@ -27,6 +29,7 @@ interface Line {
 export class ReadingsService {
   constructor(
     @InjectDataSource() private readonly dataSource: DataSource,
+    private readonly tools: ToolsService,
     private readonly clock: Clock,
   ) {}
 
@@ -42,7 +45,8 @@ export class ReadingsService {
       else good.push({ line: i, reading: checked.reading });
     });
     if (good.length === 0) return { taken: 0, known: 0, refused };
-    const { taken, known, other } = await this.dataSource.transaction((manager) => keep(manager, device.id, good, now));
+    const truly = await this.corrections([{ device: device.id }]);
+    const { taken, known, other } = await this.dataSource.transaction((manager) => keep(manager, device.id, good, now, truly));
     const clashing = other.map(({ line }) => ({ line, reason: 'Another temperature stands at this time already.' }));
     return { taken, known, refused: [...refused, ...clashing].sort((a, b) => a.line - b.line) };
   }
@@ -50,6 +54,7 @@ export class ReadingsService {
   /** Curves of some channels between two instants, ms. */
   async series(channels: readonly { device: string; channel: number }[], fromMs: number, toMs: number, everyS?: number): Promise<SeriesResponse> {
     const step = everyS ?? stepFor(toMs - fromMs, USUAL_POINTS);
+    const truly = await this.corrections(channels);
     const rows = await this.blocks(channels, fromMs, toMs);
     return {
       everyS: step,
@@ -62,6 +67,7 @@ export class ReadingsService {
           fromMs,
           toMs,
           step,
+          truly.get(`${own.device}:${own.channel}`),
         ),
       })),
     };
@@ -73,6 +79,7 @@ export class ReadingsService {
     const nameOf = new Map<string, readonly [string, string]>(
       devices.flatMap(({ id, name, channels: own }) => own.map((channel) => [`${id}:${channel.channel}`, [name, channel.name]] as const)),
     );
+    const truly = await this.corrections(channels);
     yield `${CSV_HEAD.join(',')}\r\n`;
     for (let day = fromMs; day < toMs; day += DAY_MS) {
       const until = Math.min(toMs, day + DAY_MS);
@@ -84,10 +91,17 @@ export class ReadingsService {
         // A day ends before the next one begins: its last instant belongs to that one, unless it is the very last.
         .filter(({ at }) => at >= day && (at < until || (until === toMs && at === toMs)))
         .sort((a, b) => a.at - b.at || a.channel - b.channel)
-        .map(({ at, C, key, channel }) => [new Date(at).toISOString(), ...(nameOf.get(key) ?? ['', '']), channel, C.toFixed(2)]);
+        .map(({ at, C, key, channel }) => [new Date(at).toISOString(), ...(nameOf.get(key) ?? ['', '']), channel, C.toFixed(2), (truly.get(key)?.(C, at) ?? C).toFixed(2)]);
       // A name that begins like a formula is no formula for whoever opens the file.
       if (lines.length > 0) yield `${Papa.unparse(lines, { escapeFormulae: FORMULA })}\r\n`;
     }
+  }
+
+  private corrections(channels: readonly { device: string }[]): Promise<ReadonlyMap<string, ChannelCorrection>> {
+    return this.tools.corrections(
+      this.dataSource.manager,
+      channels.map(({ device }) => device),
+    );
   }
 
   private blocks(channels: readonly { device: string; channel: number }[], fromMs: number, toMs: number): Promise<BlockRow[]> {
@@ -110,7 +124,13 @@ interface BlockRow {
 }
 
 /** One writer at a time for a device: its row is locked while blocks are merged. */
-async function keep(manager: EntityManager, deviceId: string, good: readonly Line[], now: number): Promise<{ taken: number; known: number; other: Line[] }> {
+async function keep(
+  manager: EntityManager,
+  deviceId: string,
+  good: readonly Line[],
+  now: number,
+  truly: ReadonlyMap<string, ChannelCorrection>,
+): Promise<{ taken: number; known: number; other: Line[] }> {
   await manager.query(`SELECT 1 FROM device WHERE id = $1 FOR UPDATE`, [deviceId]);
   const groups = new Map<string, { channel: number; fromMs: number; lines: Line[] }>();
   for (const line of good) {
@@ -143,16 +163,17 @@ async function keep(manager: EntityManager, deviceId: string, good: readonly Lin
     [deviceId, merged.map(({ channel }) => channel), merged.map(({ fromMs }) => new Date(fromMs)), merged.map(({ bytes }) => bytes)],
   );
   await manager.query(`UPDATE device SET heard_at = $2 WHERE id = $1`, [deviceId, new Date(now)]);
-  await manager.query(`SELECT pg_notify($1, $2)`, [READINGS_CHANNEL, JSON.stringify(eventOf(deviceId, good))]);
+  await manager.query(`SELECT pg_notify($1, $2)`, [READINGS_CHANNEL, JSON.stringify(eventOf(deviceId, good, truly))]);
   const sum = (pick: (block: (typeof merged)[number]) => number) => merged.reduce((total, block) => total + pick(block), 0);
   return { taken: sum(({ added }) => added), known: sum(({ known }) => known), other: merged.flatMap(({ other }) => other) };
 }
 
-function eventOf(device: string, good: readonly Line[]): ReadingsEvent {
+function eventOf(device: string, good: readonly Line[], truly: ReadonlyMap<string, ChannelCorrection>): ReadingsEvent {
   const latest = new Map<number, ReadingsEvent['latest'][number]>();
   let [from, to] = [Infinity, -Infinity];
   for (const { reading } of good) {
-    const { channel, at, C } = reading;
+    const { channel, at } = reading;
+    const C = truly.get(`${device}:${channel}`)?.(reading.C, at) ?? reading.C;
     if (at >= (latest.get(channel)?.at ?? -Infinity)) latest.set(channel, { channel, at, C: Math.round(C * 100) / 100 });
     from = Math.min(from, at);
     to = Math.max(to, at);

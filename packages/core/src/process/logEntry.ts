@@ -1,6 +1,7 @@
 import type { LotDraw } from './lot.js';
 import type { PieceEvent } from './pieceEvent.js';
 import type { PitEvent } from './pitEvent.js';
+import type { ReadWith } from './readWith.js';
 import type { DesignChanges } from './replan.js';
 
 /** What was measured in a step: grams, °C, or the value of a choice. Per piece: `name:CODE`. */
@@ -20,7 +21,7 @@ interface Written {
 }
 
 /** A step was done, or looked at and left open. */
-export type DoneEntry = Written & { kind: 'done'; stepId: string; values: StepValues; reason?: string };
+export type DoneEntry = Written & { kind: 'done'; stepId: string; values: StepValues; reason?: string; read?: ReadWith };
 /** A step is left out. */
 export type SkippedEntry = Written & { kind: 'skipped'; stepId: string; reason: string };
 /** What an earlier entry should have said. The earlier one stays readable. `at` of the act, not of the writing. */
@@ -32,7 +33,7 @@ export type EndedEntry = Written & { kind: 'ended'; reason: string };
 /** The plan was changed on the way. What was decided at the start stays readable. */
 export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChanges; reason: string };
 /** Something happened at the pit that is no step of its own. */
-export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string };
+export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string; read?: ReadWith };
 /** Something was done to a piece beside the steps, or it left. */
 export type PieceEntry = Written & { kind: 'pieces'; event: PieceEvent; reason?: string };
 /** Something was taken from a lot. */

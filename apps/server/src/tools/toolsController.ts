@@ -1,0 +1,41 @@
+import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
+import { ToolCheckRequest, ToolRequest, type ToolResponse } from '@bunkhouse/api';
+import { ERROR_SCHEMA } from '../openapi.js';
+import { ToolPipe } from '../errors/refusals.js';
+import { ToolsService } from './toolsService.js';
+
+const TOOLS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/ToolResponse' } } };
+
+@ApiTags('tools')
+@Controller('api/tools')
+export class ToolsController {
+  constructor(private readonly tools: ToolsService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'Thermometers, hydrometers, scales and needles, each with its checks' })
+  @ApiOkResponse(TOOLS)
+  all(): Promise<ToolResponse[]> {
+    return this.tools.all();
+  }
+
+  @Post()
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Keep a tool, or change one' })
+  @ApiOkResponse(TOOLS)
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  keep(@Body() request: ToolRequest): Promise<ToolResponse[]> {
+    return this.tools.keep(request);
+  }
+
+  @Post(':id/checks')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'A thermometer in ice or boiling water, a hydrometer in plain water: corrects what is read from then on' })
+  @ApiParam({ name: 'id', format: 'uuid' })
+  @ApiOkResponse(TOOLS)
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiNotFoundResponse(ERROR_SCHEMA)
+  check(@Param('id', ToolPipe) id: string, @Body() request: ToolCheckRequest): Promise<ToolResponse[]> {
+    return this.tools.check(id, request);
+  }
+}

@@ -1,0 +1,54 @@
+import { trueReading } from '../tools/correction.js';
+import type { ToolCheck, ToolSize } from '../tools/tool.js';
+import type { StepValues } from './logEntry.js';
+import type { PitEvent } from './pitEvent.js';
+import type { StepInput } from './step.js';
+
+/** With which thermometer an entry's temperatures were read, and what it showed: the entry itself has what they truly were. */
+export interface ReadWith {
+  tool: string;
+  name: string;
+  /** °C by the name of the value; `place1` and so on at the pit */
+  shown: Record<string, number>;
+}
+
+/** A thermometer in the hand with its checks. */
+export interface HandThermometer {
+  id: string;
+  name: string;
+  size: ToolSize;
+  checks: readonly ToolCheck[];
+}
+
+/** To a hundredth and no coarser: nothing is rounded over a limit that it did not reach. */
+const toHundredth = (C: number): number => Math.floor(C * 100 + 1e-6) / 100;
+
+/** What was truly read where a thermometer showed so much. Whatever is no number stays as it was typed. */
+export function trulyRead({ size, checks }: HandThermometer, shown: number, atMs: number): number {
+  const C = Number.isFinite(shown) ? trueReading(size, checks, shown, atMs) : shown;
+  return C === shown ? shown : toHundredth(C);
+}
+
+/** The values of a step as they truly were: its temperatures corrected, all else as it was typed. */
+export function readValues(
+  thermometer: HandThermometer,
+  inputs: readonly StepInput[],
+  values: StepValues,
+  atMs: number,
+): { values: StepValues; read: ReadWith } | null {
+  const names = inputs.flatMap((input) => (input.kind === 'temperature' && typeof values[input.name] === 'number' ? [input.name] : []));
+  if (names.length === 0) return null;
+  const shown = Object.fromEntries(names.map((name) => [name, Number(values[name])]));
+  const truly = Object.fromEntries(names.map((name) => [name, trulyRead(thermometer, Number(values[name]), atMs)]));
+  return { values: { ...values, ...truly }, read: { tool: thermometer.id, name: thermometer.name, shown } };
+}
+
+/** The same for a check at the pit. What the probe in the piece read is that probe's own. */
+export function readEvent(thermometer: HandThermometer, event: PitEvent, atMs: number): { event: PitEvent; read: ReadWith } | null {
+  if (event.act !== 'check' || !Array.isArray(event.placesC)) return null;
+  const shown = Object.fromEntries(event.placesC.map((C, i) => [`place${i + 1}`, C]));
+  return {
+    event: { ...event, placesC: event.placesC.map((C) => trulyRead(thermometer, C, atMs)) },
+    read: { tool: thermometer.id, name: thermometer.name, shown },
+  };
+}
