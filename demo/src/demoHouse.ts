@@ -3,6 +3,7 @@ import { processFor, replay, usualHousePlan, usualWaterG, type HousePlan, type S
 import { demoRecipes, processOfRequest } from './demoRecipes.js';
 import { playBatch, type PlayedBatch } from './playBatch.js';
 import { demoLots, fromLots } from './demoLots.js';
+import { demoTools, type DemoTool } from './demoTools.js';
 import { planHouse } from './planHouse.js';
 import { idFrom } from './random.js';
 
@@ -22,6 +23,7 @@ export interface DemoHouse {
   plan: HousePlan;
   devices: readonly DemoDevice[];
   recipes: RecipeRequest[];
+  tools: DemoTool[];
   lots: LotRequest[];
   batches: PlayedBatch[];
 }
@@ -120,6 +122,7 @@ export function demoHouse(now: number, timeZone = Intl.DateTimeFormat().resolved
     devices: [THERMOMETER, LOGGER],
     recipes: demoRecipes(),
     lots: demoLots(now),
+    tools: demoTools(now),
     batches: batches.map((batch) => fromLots(batch, now)),
   };
 }

@@ -172,6 +172,8 @@ RESPONSES.LedgerRow = object({
   soakMin: orNull(number('min')),
   coreC: orNull(number('°C, the lowest place')),
   deviations: { type: 'integer' },
+  borne: list(object({ of: words([...LOT_KINDS]), lot: { type: 'string', format: 'uuid' }, g: number('g') })),
+  costPerKg: orNull(number('materials for each kilogram packed, in the house’s money')),
   by: text,
 });
 RESPONSES.LedgerResponse = object({
@@ -192,6 +194,7 @@ RESPONSES.LotResponse = object({
   bestBefore: orNull(day),
   amountG: grams,
   takenG: grams,
+  price: orNull(number('what all of it cost, in the house’s money')),
   batches: { type: 'integer' },
   putAway: { type: 'boolean' },
   by: text,

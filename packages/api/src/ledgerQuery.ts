@@ -17,6 +17,7 @@ export const LEDGER_SORTS = [
   'saltPercent',
   'cureDays',
   'deviations',
+  'costPerKg',
   'by',
 ] as const;
 export type LedgerSort = (typeof LEDGER_SORTS)[number];

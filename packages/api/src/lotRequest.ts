@@ -39,6 +39,13 @@ export class LotRequest {
   @IsNumber({}, { message: 'How much came? A weight is missing.' })
   amountG: number;
 
+  /** what all of it cost, in the house's money */
+  @IsOptional()
+  @Min(0, { message: 'A price is not less than nothing.' })
+  @Max(10_000_000, { message: 'So much for one lot? Look at the number.' })
+  @IsNumber({}, { message: 'What did all of it cost? A number, or nothing.' })
+  price?: number;
+
   /** not offered any more; batches keep it */
   @IsBoolean({ message: 'Put away: yes or no.' })
   putAway: boolean;

@@ -1,5 +1,19 @@
 import type { DeviceKind } from './deviceRequest.js';
-import type { BatchDesign, Diffusivity, FaceMarks, FaceShares, LedgerLine, LogEntry, LotKind, Origin, Process, Recipe, ToolCheck, ToolSize, Verdict } from '@bunkhouse/core';
+import type {
+  BatchDesign,
+  Diffusivity,
+  FaceMarks,
+  FaceShares,
+  LedgerLine,
+  LogEntry,
+  LotKind,
+  Origin,
+  Process,
+  Recipe,
+  ToolCheck,
+  ToolSize,
+  Verdict,
+} from '@bunkhouse/core';
 
 /** Every error of the API. */
 export interface ErrorResponse {
@@ -49,7 +63,10 @@ export interface HouseResponse {
 }
 
 /** An ended batch in a line of the Ledger. */
-export type LedgerRow = LedgerLine;
+export interface LedgerRow extends LedgerLine {
+  /** materials for each kilogram packed, in the house's money; null where its meat has no price */
+  costPerKg: number | null;
+}
 
 /** A page of the Ledger. */
 export interface LedgerResponse {
@@ -186,6 +203,8 @@ export interface LotResponse {
   bestBefore: string | null;
   amountG: number;
   takenG: number;
+  /** what all of it cost, in the house's money */
+  price: number | null;
   /** how many batches took from it, parts that were cut off among them */
   batches: number;
   putAway: boolean;

@@ -138,5 +138,6 @@ export * from './formats/loggerRow.js';
 export * from './formats/loggerTally.js';
 export * from './book/deviations.js';
 export * from './book/bookLines.js';
+export * from './book/materials.js';
 export * from './book/ledgerLine.js';
 export * from './book/packLabel.js';

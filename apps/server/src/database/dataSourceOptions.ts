@@ -21,6 +21,7 @@ import { Learnt1795100000000 } from './migrations/learnt1795100000000.js';
 import { Readings1795400000000 } from './migrations/readings1795400000000.js';
 import { Lots1795700000000 } from './migrations/lots1795700000000.js';
 import { Pieces1795600000000 } from './migrations/pieces1795600000000.js';
+import { Prices1795900000000 } from './migrations/prices1795900000000.js';
 import { Recipes1795500000000 } from './migrations/recipes1795500000000.js';
 import { Tools1795800000000 } from './migrations/tools1795800000000.js';
 
@@ -55,6 +56,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     Pieces1795600000000,
     Lots1795700000000,
     Tools1795800000000,
+    Prices1795900000000,
   ],
   migrationsRun: true,
   synchronize: false,

@@ -10,6 +10,7 @@ import { HousePlanService } from '../house/housePlanService.js';
 import { DevicesService } from '../readings/devicesService.js';
 import { LotsService } from '../lots/lotsService.js';
 import { RecipesService } from '../recipes/recipesService.js';
+import { ToolsService } from '../tools/toolsService.js';
 import { LogService } from '../log/logService.js';
 
 /** How long the made-up cook takes to type, ms. */
@@ -26,6 +27,7 @@ export class DemoHouse {
     private readonly devices: DevicesService,
     private readonly recipes: RecipesService,
     private readonly lots: LotsService,
+    private readonly tools: ToolsService,
     private readonly clock: Clock,
   ) {}
 
@@ -34,10 +36,14 @@ export class DemoHouse {
     const houses = this.dataSource.getRepository(HouseEntity);
     const house = (await houses.findOneBy({ id: 1 })) ?? (await this.found());
     if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
-    const { plan, devices, recipes, lots, batches } = demoHouse(house.demoFrom.getTime());
+    const { plan, devices, recipes, lots, tools, batches } = demoHouse(house.demoFrom.getTime());
     await this.plan.keep(plan, 'Wren');
     for (const device of devices) await this.devices.keep({ ...device, simulated: true, by: 'Wren' });
     for (const lot of lots) await this.lots.keep(lot);
+    for (const { tool, checks } of tools) {
+      await this.tools.keep(tool);
+      for (const check of checks) await this.tools.check(tool.id, check);
+    }
     for (const recipe of recipes) await this.recipes.keep(recipe);
     for (const { request, entries } of batches) {
       await this.batches.start(request, Date.parse(request.startsAt));

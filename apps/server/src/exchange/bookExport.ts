@@ -50,7 +50,14 @@ export class BookExport {
     const devices = await this.dataSource.getRepository(DeviceEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const lots = await this.dataSource.getRepository(LotEntity).find({ order: { at: 'ASC', id: 'ASC' } });
     const leftOut = await this.dataSource.getRepository(LeftOutEntity).find({ order: { id: 'ASC' } });
-    yield await this.head({ plan: plan?.plan ?? null, recipes: await this.recipes.all(), devices: devices.map(deviceOf), lots: lots.map(lotOf), tools: await this.tools.all(), leftOut });
+    yield await this.head({
+      plan: plan?.plan ?? null,
+      recipes: await this.recipes.all(),
+      devices: devices.map(deviceOf),
+      lots: lots.map(lotOf),
+      tools: await this.tools.all(),
+      leftOut,
+    });
     yield* part('batches', this.everyBatch());
     yield* part('pictures', this.everyPicture());
     if (withReadings) yield* part('readings', this.everyReading());

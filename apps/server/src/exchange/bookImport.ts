@@ -58,7 +58,9 @@ export class BookImport {
       await this.writeRecipes(manager, plan);
       await this.writeDevices(manager, book);
       for (const lots of chunks(book.lots)) {
-        const rows = lots.map(({ at, bestBefore = null, ...lot }) => Object.assign(new LotEntity(), { ...lot, bestBefore, at: new Date(at) }));
+        const rows = lots.map(({ at, bestBefore = null, price = null, ...lot }) =>
+          Object.assign(new LotEntity(), { ...lot, bestBefore, price, at: new Date(at) }),
+        );
         await manager.createQueryBuilder().insert().into(LotEntity).values(rows).orIgnore().execute();
       }
       await writeTools(manager, book);
@@ -75,7 +77,9 @@ export class BookImport {
   private async opened(book: Book): Promise<PictureRow[]> {
     const rows: PictureRow[] = [];
     const here = new Set(
-      (await this.dataSource.getRepository(PictureEntity).find({ select: { id: true }, where: { id: In(book.pictures.map(({ id }) => id)) } })).map(({ id }) => id),
+      (await this.dataSource.getRepository(PictureEntity).find({ select: { id: true }, where: { id: In(book.pictures.map(({ id }) => id)) } })).map(
+        ({ id }) => id,
+      ),
     );
     for (const [i, { id, batch, piece, by, at, jpeg: base64, readings }] of book.pictures.entries()) {
       if (here.has(id)) continue;
@@ -222,10 +226,11 @@ async function writeTools(manager: EntityManager, { tools }: Book): Promise<void
   for (const { id, name, size, putAway, by, at, checks } of tools) {
     const taken =
       size.kind === 'thermometer' && size.device !== undefined
-        ? await manager.query<unknown[]>(
-            `SELECT 1 FROM tool WHERE size->>'device' = $1 AND (size->>'channel')::int = $2 AND id <> $3 AND NOT put_away`,
-            [size.device, size.channel, id],
-          )
+        ? await manager.query<unknown[]>(`SELECT 1 FROM tool WHERE size->>'device' = $1 AND (size->>'channel')::int = $2 AND id <> $3 AND NOT put_away`, [
+            size.device,
+            size.channel,
+            id,
+          ])
         : [];
     const tool = { id, name, size, putAway: putAway || taken.length > 0, by, at: new Date(at) };
     await manager.createQueryBuilder().insert().into(ToolEntity).values(tool).orIgnore().execute();

@@ -54,7 +54,16 @@ beforeAll(async () => {
     .send({ id: randomUUID(), at: new Date().toISOString(), by: 'Wren', iceC: 0.4, boilC: 96, altitudeM: 1400 });
   const picture = await new Jimp({ width: 90, height: 60, color: 0xcd7876ff }).getBuffer('image/png');
   const query = { id: randomUUID(), piece: 'A', at: new Date().toISOString(), by: 'Wren' };
-  expect((await full.http().post(`/api/batches/${pulled?.id ?? ''}/pictures`).query(query).set('content-type', 'image/png').send(picture)).status).toBe(200);
+  expect(
+    (
+      await full
+        .http()
+        .post(`/api/batches/${pulled?.id ?? ''}/pictures`)
+        .query(query)
+        .set('content-type', 'image/png')
+        .send(picture)
+    ).status,
+  ).toBe(200);
   book = await exported(full);
 }, 240_000);
 
@@ -164,11 +173,18 @@ describe('what is no book of ours', () => {
     ['an older version with what it had not', () => ({ ...small(), version: 1 }), /Version 1 had no "tools"/],
     [
       'a thermometer that is ten degrees off',
-      () => ({ ...small(), tools: book.tools.map((tool) => ({ ...tool, checks: tool.checks.map((check) => ({ ...check, reading: { kind: 'thermometer', iceC: 10 } })) })) }),
+      () => ({
+        ...small(),
+        tools: book.tools.map((tool) => ({ ...tool, checks: tool.checks.map((check) => ({ ...check, reading: { kind: 'thermometer', iceC: 10 } })) })),
+      }),
       /10 off 0/,
     ],
     ['a picture of nothing', () => ({ ...small(), pictures: [{ ...book.pictures[0], batch: randomUUID() }] }), /not in this book/],
-    ['a picture that is none', () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], jpeg: Buffer.from('<svg/>').toString('base64') }] }), /no picture/],
+    [
+      'a picture that is none',
+      () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], jpeg: Buffer.from('<svg/>').toString('base64') }] }),
+      /no picture/,
+    ],
     [
       'a picture that unfolds to gigabytes',
       () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], jpeg: `iVBORw0KGgoAAAANSUhEUgAA6mAAAOpgCAYAAAA${'A'.repeat(40)}` }] }),

@@ -25,6 +25,7 @@ const COLUMNS: readonly (readonly [head: string, of: (row: LedgerRow) => string 
   ['taste', ({ taste }) => taste],
   ['core_c', ({ coreC }) => round(coreC)],
   ['deviations', ({ deviations }) => deviations],
+  ['materials_per_kg', ({ costPerKg }) => round(costPerKg)],
   ['by', ({ by }) => by],
 ];
 

@@ -1,4 +1,4 @@
-import type { LedgerRow } from '@bunkhouse/api';
+import type { LedgerLine } from '@bunkhouse/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** The line of an ended batch in the Ledger: a cache that is rebuilt from the batch and its log whenever an entry is written. */
@@ -11,5 +11,5 @@ export class LedgerLineEntity {
   endedAt: Date;
 
   @Column('jsonb')
-  row: LedgerRow;
+  row: LedgerLine;
 }

@@ -1,15 +1,21 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { LEDGER_PAGE, type BatchResponse, type LedgerQuery, type LedgerResponse, type LedgerRow, type LedgerSort, type TrendPoint } from '@bunkhouse/api';
-import { ledgerLine, replay } from '@bunkhouse/core';
+import { ledgerLine, materialsCost, replay } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager, type SelectQueryBuilder } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
+import { LotEntity } from '../lots/lotEntity.js';
 import { LedgerLineEntity } from './ledgerLineEntity.js';
 
 /** Read so many at a time where all of them are asked for. */
 const CHUNK = 500;
+
+/** Materials for each kilogram packed, where the meat has a price: what `materialsCost` of the core says, for the database to sort by. */
+const COST_PER_KG = `(SELECT CASE WHEN bool_or(lot.kind = 'meat') AND NOT bool_or(lot.kind = 'meat' AND lot.price IS NULL)
+    THEN sum((borne->>'g')::float8 * lot.price / lot.amount_g) * 1000 / NULLIF((line.row->>'packedG')::float8, 0) END
+  FROM jsonb_array_elements(line.row->'borne') AS borne JOIN lot ON lot.id = (borne->>'lot')::uuid)`;
 
 /** Lines that are sorted as numbers, not as words. */
 const NUMBERS: readonly LedgerSort[] = ['greenG', 'packedG', 'yieldPercent', 'nitritePpm', 'pumpPercent', 'saltPercent', 'cureDays', 'deviations'];
@@ -27,7 +33,7 @@ export class LedgerService implements OnModuleInit {
   async onModuleInit(): Promise<void> {
     const { manager } = this.dataSource;
     for (;;) {
-      const old = await manager.query<{ batch_id: string }[]>(`SELECT batch_id FROM ledger_line WHERE NOT (row ? 'deviations') LIMIT ${CHUNK}`);
+      const old = await manager.query<{ batch_id: string }[]>(`SELECT batch_id FROM ledger_line WHERE NOT (row ? 'borne') LIMIT ${CHUNK}`);
       if (old.length === 0) return;
       const found = await manager.getRepository(BatchEntity).find({ where: { id: In(old.map((row) => row.batch_id)) } });
       for (const batch of await this.batches.withLogs(manager, found)) await this.rebuild(manager, batch, this.clock.now());
@@ -53,7 +59,7 @@ export class LedgerService implements OnModuleInit {
       greenG: all?.green ?? 0,
       packedG: all?.packed ?? 0,
       yieldPercent: all?.yield ?? null,
-      rows: lines.map(({ row }) => row),
+      rows: await this.priced(lines),
     };
   }
 
@@ -61,7 +67,7 @@ export class LedgerService implements OnModuleInit {
   async *rows(query: LedgerQuery): AsyncGenerator<LedgerRow[]> {
     for (let skip = 0; ; skip += CHUNK) {
       const lines = await this.sorted(query).offset(skip).limit(CHUNK).getMany();
-      if (lines.length > 0) yield lines.map(({ row }) => row);
+      if (lines.length > 0) yield await this.priced(lines);
       if (lines.length < CHUNK) return;
     }
   }
@@ -84,9 +90,26 @@ export class LedgerService implements OnModuleInit {
     else await lines.save({ batchId: batch.id, endedAt: new Date(row.endedAt), row });
   }
 
+  /** Lines with what their materials cost by the prices of today. */
+  private async priced(lines: readonly LedgerLineEntity[]): Promise<LedgerRow[]> {
+    const ids = new Set(lines.flatMap(({ row }) => row.borne.map(({ lot }) => lot)));
+    const lots = ids.size === 0 ? [] : await this.dataSource.getRepository(LotEntity).find({ where: { id: In([...ids]) } });
+    return lines.map(({ row }) => {
+      const materials = row.packedG === null || row.packedG <= 0 ? null : materialsCost(row.borne, lots);
+      return { ...row, costPerKg: materials === null || row.packedG === null ? null : (materials.cost / row.packedG) * 1000 };
+    });
+  }
+
   private sorted(query: LedgerQuery): SelectQueryBuilder<LedgerLineEntity> {
     const { sort = 'endedAt', order = 'down' } = query;
-    const by = NUMBERS.includes(sort) ? `(line.row->>'${sort}')::float8` : sort === 'endedAt' ? 'line.ended_at' : `lower(line.row->>'${sort}')`;
+    const by =
+      sort === 'costPerKg'
+        ? COST_PER_KG
+        : NUMBERS.includes(sort)
+          ? `(line.row->>'${sort}')::float8`
+          : sort === 'endedAt'
+            ? 'line.ended_at'
+            : `lower(line.row->>'${sort}')`;
     // The name of a column comes from a closed list, never from what was typed.
     return this.asked(query)
       .addSelect(by, 'sort_by')

@@ -65,7 +65,8 @@ export class LogService {
       if (!(await manager.getRepository(LogEntryEntity).existsBy({ id: draft.id }))) return false;
       throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
     }
-    if (!saysTheSame(asShown(written), draft)) throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
+    if (!saysTheSame(asShown(written), draft))
+      throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
     return true;
   }
 

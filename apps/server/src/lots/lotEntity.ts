@@ -28,6 +28,10 @@ export class LotEntity {
   @Column('double precision', { name: 'amount_g' })
   amountG: number;
 
+  /** what all of it cost, in the house's money */
+  @Column('double precision', { nullable: true })
+  price: number | null;
+
   @Column('boolean', { name: 'put_away' })
   putAway: boolean;
 

@@ -47,7 +47,7 @@ export class LotsService {
   }
 
   /** Keeps a lot, or changes it. What kind it is cannot change once something was taken from it. */
-  async keep({ bestBefore, ...lot }: LotRequest): Promise<LotResponse[]> {
+  async keep({ bestBefore, price, ...lot }: LotRequest): Promise<LotResponse[]> {
     const lots = this.dataSource.getRepository(LotEntity);
     const before = await lots.findOneBy({ id: lot.id });
     const own = (await this.all()).find(({ id }) => id === lot.id);
@@ -60,6 +60,7 @@ export class LotsService {
       number: lot.number.trim(),
       supplier: lot.supplier.trim(),
       bestBefore: bestBefore ?? null,
+      price: price ?? null,
       at: new Date(this.clock.now()),
     });
     return this.all();

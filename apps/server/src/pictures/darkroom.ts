@@ -96,7 +96,9 @@ export function requirePicture(bytes: Buffer): { width: number; height: number }
   if (type !== 'jpg' && type !== 'png') throw refused([{ field: 'picture', message: 'That is no picture: a JPEG or a PNG is asked for.' }]);
   if (width < 32 || height < 32) throw refused([{ field: 'picture', message: 'That picture is too small to see anything in.' }]);
   if (width > MOST_SIDE || height > MOST_SIDE || width * height > MOST_PIXELS)
-    throw refused([{ field: 'picture', message: `That picture has ${Math.round((width * height) / 1e6)} million points. Up to 26 million are opened: make it smaller.` }]);
+    throw refused([
+      { field: 'picture', message: `That picture has ${Math.round((width * height) / 1e6)} million points. Up to 26 million are opened: make it smaller.` },
+    ]);
   return { width, height };
 }
 

@@ -38,9 +38,11 @@ export class PicturesService {
     if (Date.parse(at) > this.clock.now() + AHEAD_MS) throw refused([{ field: 'at', message: 'That time is still to come.' }]);
     const pictures = this.dataSource.getRepository(PictureEntity);
     const there = await pictures.findOneBy({ id });
-    if (there !== null && (there.batchId !== batchId || there.piece !== piece)) throw overtaken([{ field: 'id', message: 'Another picture stands under this id.' }]);
+    if (there !== null && (there.batchId !== batchId || there.piece !== piece))
+      throw overtaken([{ field: 'id', message: 'Another picture stands under this id.' }]);
     if (there !== null) return this.of(batchId);
-    if ((await pictures.countBy({ batchId })) >= MOST) throw refused([{ field: 'picture', message: `This batch has ${MOST} pictures: that is enough to judge it by.` }]);
+    if ((await pictures.countBy({ batchId })) >= MOST)
+      throw refused([{ field: 'picture', message: `This batch has ${MOST} pictures: that is enough to judge it by.` }]);
     if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw refused([{ field: 'picture', message: 'The picture is missing: a JPEG or a PNG is asked for.' }]);
     const developed = await this.darkroom.develop(bytes);
     await pictures
@@ -79,7 +81,9 @@ const noSuchPicture = () => new NotFoundException('There is no such picture.');
 
 /** The last reading of each picture. */
 export async function readingsOf(manager: EntityManager, pictures: readonly { id: string }[]): Promise<ReadonlyMap<string, PictureReading & { id: string }>> {
-  const rows = await manager.getRepository(PictureReadingEntity).find({ where: { pictureId: In(pictures.map(({ id }) => id)) }, order: { at: 'ASC', id: 'ASC' } });
+  const rows = await manager
+    .getRepository(PictureReadingEntity)
+    .find({ where: { pictureId: In(pictures.map(({ id }) => id)) }, order: { at: 'ASC', id: 'ASC' } });
   return new Map(rows.map(({ id, pictureId, marks, shares, by, at }) => [pictureId, { id, marks, shares, by, at: at.toISOString() }]));
 }
 

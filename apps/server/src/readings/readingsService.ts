@@ -91,7 +91,13 @@ export class ReadingsService {
         // A day ends before the next one begins: its last instant belongs to that one, unless it is the very last.
         .filter(({ at }) => at >= day && (at < until || (until === toMs && at === toMs)))
         .sort((a, b) => a.at - b.at || a.channel - b.channel)
-        .map(({ at, C, key, channel }) => [new Date(at).toISOString(), ...(nameOf.get(key) ?? ['', '']), channel, C.toFixed(2), (truly.get(key)?.(C, at) ?? C).toFixed(2)]);
+        .map(({ at, C, key, channel }) => [
+          new Date(at).toISOString(),
+          ...(nameOf.get(key) ?? ['', '']),
+          channel,
+          C.toFixed(2),
+          (truly.get(key)?.(C, at) ?? C).toFixed(2),
+        ]);
       // A name that begins like a formula is no formula for whoever opens the file.
       if (lines.length > 0) yield `${Papa.unparse(lines, { escapeFormulae: FORMULA })}\r\n`;
     }

@@ -24,7 +24,10 @@ const message = ({ body }: { body: unknown }) => (body as { message: string }).m
 
 describe('tools', () => {
   test.each([
-    [{ kind: 'thermometer', stepC: 0.1 }, { kind: 'thermometer', stepC: 0.1 }],
+    [
+      { kind: 'thermometer', stepC: 0.1 },
+      { kind: 'thermometer', stepC: 0.1 },
+    ],
     [
       { kind: 'hydrometer', scale: 'salometer', calibrationC: 15.6 },
       { kind: 'hydrometer', scale: 'salometer', calibrationC: 15.6 },
@@ -103,8 +106,17 @@ describe('a channel of a device', () => {
     const truly = (59 / 94) * boilingPointC(1500);
     expect(curve?.C.map((C) => Math.abs(C - 60) < 0.005)).toEqual([true, true, false, false]);
     for (const C of [curve?.C[2], curve?.low[3], curve?.high[3]]) expect(Math.abs((C ?? 0) - truly)).toBeLessThan(0.01);
-    const csv = (await http().get('/api/readings.csv').query(range)).text.trim().split('\r\n').map((line) => line.split(',').slice(-2));
-    expect(csv).toEqual([['C', 'trueC'], ['60.00', '60.00'], ['60.00', '60.00'], ['60.00', truly.toFixed(2)], ['60.00', truly.toFixed(2)]]);
+    const csv = (await http().get('/api/readings.csv').query(range)).text
+      .trim()
+      .split('\r\n')
+      .map((line) => line.split(',').slice(-2));
+    expect(csv).toEqual([
+      ['C', 'trueC'],
+      ['60.00', '60.00'],
+      ['60.00', '60.00'],
+      ['60.00', truly.toFixed(2)],
+      ['60.00', truly.toFixed(2)],
+    ]);
     const devices = (await http().get('/api/devices')).body as { id: string; channels: { last: { C: number } | null }[] }[];
     expect(devices.find(({ id }) => id === device.id)?.channels[0]?.last?.C).toBeCloseTo(truly, 1);
   });

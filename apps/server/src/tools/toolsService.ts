@@ -35,11 +35,19 @@ export class ToolsService {
     const tools = this.dataSource.getRepository(ToolEntity);
     const size = toToolSize(request);
     const before = await tools.findOneBy({ id: request.id });
-    if (before !== null && before.size.kind !== size.kind) throw refused([{ field: 'kind', message: `It is a ${before.size.kind}: it cannot become a ${size.kind}.` }]);
+    if (before !== null && before.size.kind !== size.kind)
+      throw refused([{ field: 'kind', message: `It is a ${before.size.kind}: it cannot become a ${size.kind}.` }]);
     if (before !== null && basisOf(before.size) !== basisOf(size) && (await this.dataSource.getRepository(ToolCheckEntity).existsBy({ toolId: request.id })))
       throw refused([{ field: 'entry', message: 'It was checked as it is: put it away, and write the other one down as a tool of its own.' }]);
     if (size.kind === 'thermometer') await this.requireFreeChannel(request, size);
-    await tools.save({ id: request.id, name: request.name.trim(), size, putAway: request.putAway, by: request.by.trim(), at: before?.at ?? new Date(this.clock.now()) });
+    await tools.save({
+      id: request.id,
+      name: request.name.trim(),
+      size,
+      putAway: request.putAway,
+      by: request.by.trim(),
+      at: before?.at ?? new Date(this.clock.now()),
+    });
     return this.all();
   }
 
@@ -55,7 +63,8 @@ export class ToolsService {
     const row = { id: request.id, toolId, reading, by: request.by.trim(), at: new Date(request.at) };
     await checks.createQueryBuilder().insert().values(row).orIgnore().execute();
     const written = await checks.findOneByOrFail({ id: request.id });
-    if (written.toolId !== toolId || !isDeepStrictEqual(written.reading, reading)) throw overtaken([{ field: 'id', message: 'Another check stands under this id.' }]);
+    if (written.toolId !== toolId || !isDeepStrictEqual(written.reading, reading))
+      throw overtaken([{ field: 'id', message: 'Another check stands under this id.' }]);
     return this.all();
   }
 
@@ -68,7 +77,9 @@ export class ToolsService {
 
   /** What corrects each channel that a checked thermometer hangs on, by `device:channel`. */
   async corrections(manager: EntityManager, devices: readonly string[]): Promise<ReadonlyMap<string, ChannelCorrection>> {
-    const rows = await manager.query<ToolEntity[]>(`SELECT id, size FROM tool WHERE size->>'device' = ANY($1) ORDER BY put_away DESC, at`, [[...new Set(devices)]]);
+    const rows = await manager.query<ToolEntity[]>(`SELECT id, size FROM tool WHERE size->>'device' = ANY($1) ORDER BY put_away DESC, at`, [
+      [...new Set(devices)],
+    ]);
     const checks = await checksOf(manager, rows);
     return new Map(
       rows.flatMap(({ id, size }) => {
@@ -82,8 +93,7 @@ export class ToolsService {
   private async requireFreeChannel({ id, putAway }: ToolRequest, { device, channel }: Extract<ToolSize, { kind: 'thermometer' }>): Promise<void> {
     if (device === undefined) return;
     const found = await this.dataSource.getRepository(DeviceEntity).findOneBy({ id: device });
-    if (found === null || !found.channels.some((one) => one.channel === channel))
-      throw refused([{ field: 'device', message: 'There is no such channel.' }]);
+    if (found === null || !found.channels.some((one) => one.channel === channel)) throw refused([{ field: 'device', message: 'There is no such channel.' }]);
     const [other] = await this.dataSource.query<{ name: string }[]>(
       `SELECT name FROM tool WHERE size->>'device' = $1 AND (size->>'channel')::int = $2 AND id <> $3 AND NOT put_away`,
       [device, channel, id],

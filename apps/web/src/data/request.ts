@@ -18,12 +18,9 @@ export class Refusal extends Error {
   }
 }
 
-/** The one way to ask the server. */
+/** The one way to ask the server. A file is sent as it is, everything else as JSON. */
 export async function request<T>(path: string, body?: unknown): Promise<T> {
-  const answer = await fetch(
-    path,
-    body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
-  ).catch(() => {
+  const answer = await fetch(path, body === undefined ? {} : posted(body)).catch(() => {
     throw new Refusal(0, 'There is no connection to the house. What you typed is kept here: try again in a moment.');
   });
   noteServerDate(answer.headers.get('date'));
@@ -32,3 +29,8 @@ export async function request<T>(path: string, body?: unknown): Promise<T> {
   const { message, errors } = (said ?? {}) as Partial<ErrorResponse>;
   throw new Refusal(answer.status, message ?? 'The house gave no answer that can be read. Try again in a moment.', errors);
 }
+
+const posted = (body: unknown): RequestInit =>
+  body instanceof Blob
+    ? { method: 'POST', headers: { 'content-type': body.type.startsWith('image/') ? body.type : 'application/octet-stream' }, body }
+    : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };

@@ -1,12 +1,19 @@
-import { pumpMap, type Piece, type PiecePump, type School } from '@bunkhouse/core';
+import { deepestMm, pumpMap, type Piece, type PiecePump, type School } from '@bunkhouse/core';
 import { usePreferences } from '../shell/preferences';
 import { digits, inWords } from '../shell/quantities';
 import { Hero } from './Hero';
 import { NeedleMap } from './NeedleMap';
 import { Working } from './Working';
 
+/** A needle of the house. */
+export interface OwnNeedle {
+  name: string;
+  lengthMm: number;
+  holes: number;
+}
+
 /** What to pump, and what was pumped. */
-export function PumpPanel({ pump, school, pieces }: { pump: PiecePump[]; school: School; pieces: readonly Piece[] }) {
+export function PumpPanel({ pump, school, pieces, needles }: { pump: PiecePump[]; school: School; pieces: readonly Piece[]; needles: readonly OwnNeedle[] }) {
   const preferences = usePreferences();
   if (school.kind !== 'pumpAndCover') return null;
   const planned = school.pumpPercent + school.repumpPercent;
@@ -48,7 +55,7 @@ export function PumpPanel({ pump, school, pieces }: { pump: PiecePump[]; school:
               </dd>
             </div>
           </dl>
-          <Needles piece={pieces.find((piece) => piece.code === code)} spacingMm={school.spacingMm} mLPerSite={plan.mLPerSite} />
+          <Needles piece={pieces.find((piece) => piece.code === code)} spacingMm={school.spacingMm} mLPerSite={plan.mLPerSite} needles={needles} />
           <Working figures={[percent]} />
         </div>
       ))}
@@ -56,8 +63,31 @@ export function PumpPanel({ pump, school, pieces }: { pump: PiecePump[]; school:
   );
 }
 
-function Needles({ piece, spacingMm, mLPerSite }: { piece: Piece | undefined; spacingMm: number; mLPerSite: number }) {
+function Needles({ piece, spacingMm, mLPerSite, needles }: { piece: Piece | undefined; spacingMm: number; mLPerSite: number; needles: readonly OwnNeedle[] }) {
   if (piece === undefined) return null;
   const { section, lengthMm } = piece;
-  return <NeedleMap map={pumpMap({ section, lengthMm, spacingMm })} section={section} lengthMm={lengthMm} mLPerSite={mLPerSite} />;
+  const map = pumpMap({ section, lengthMm, spacingMm });
+  return (
+    <>
+      <NeedleMap map={map} section={section} lengthMm={lengthMm} mLPerSite={mLPerSite} />
+      {needles.length > 0 && <WhichNeedle deepestMm={deepestMm(map)} needles={needles} />}
+    </>
+  );
+}
+
+/** Which of the house's needles comes to the deepest site. */
+function WhichNeedle({ deepestMm: mm, needles }: { deepestMm: number; needles: readonly OwnNeedle[] }) {
+  const preferences = usePreferences();
+  const [shortest] = needles.filter(({ lengthMm }) => lengthMm >= mm).sort((a, b) => a.lengthMm - b.lengthMm);
+  const deep = inWords(mm, 'length', preferences);
+  return shortest === undefined ? (
+    <p className="note">
+      The deepest site lies {deep} in, and no needle of the house is so long: what the longest does not reach stays without cure until the cover comes to it.
+    </p>
+  ) : (
+    <p className="note">
+      The deepest site lies {deep} in: {shortest.name}, {inWords(shortest.lengthMm, 'length', preferences)}
+      {shortest.holes === 1 ? '' : ` with ${shortest.holes} holes`}, reaches it.
+    </p>
+  );
 }

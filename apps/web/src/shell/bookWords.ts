@@ -1,4 +1,4 @@
-import type { BookLine, BookUnit } from '@bunkhouse/core';
+import type { BookLine, BookUnit, FaceShares } from '@bunkhouse/core';
 import { digits, inWords } from './quantities';
 import type { Preferences } from './preferences';
 import { SCHOOL_WORDS, VERDICT_WORDS } from './tradeWords';
@@ -26,3 +26,10 @@ export function bookCell(value: number | string | null, unit: BookLine['unit'], 
   const [sign, places] = unit === null ? ['', 2] : SIGNS[unit];
   return `${digits(value, places)} ${sign}`.trim();
 }
+
+/** `24 % grey, 21 to 28`: what lies between the two marks, with its doubt. */
+export const greyInWords = ({ greyPercent, low, high }: FaceShares): string =>
+  `${digits(greyPercent, 0)} % grey${Math.round(low) === Math.round(high) ? '' : `, ${digits(low, 0)} to ${digits(high, 0)}`}`;
+
+/** Money of the house: two places, no sign, as its lots were written down. */
+export const money = (amount: number): string => digits(amount, 2);

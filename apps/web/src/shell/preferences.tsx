@@ -7,6 +7,8 @@ export interface Preferences {
   temperature: 'C' | 'F';
   /** who is on duty; signs what is logged */
   name: string;
+  /** id of the thermometer in this cook's hand; empty where none was chosen */
+  thermometer: string;
 }
 
 interface PreferencesContext extends Preferences {
@@ -14,7 +16,7 @@ interface PreferencesContext extends Preferences {
 }
 
 const KEY = 'bunkhouse.preferences';
-const FIRST: Preferences = { system: 'metric', temperature: 'C', name: '' };
+const FIRST: Preferences = { system: 'metric', temperature: 'C', name: '', thermometer: '' };
 const Context = createContext<PreferencesContext>({ ...FIRST, change: () => undefined });
 
 export const usePreferences = () => useContext(Context);
@@ -40,6 +42,7 @@ function read(): Preferences {
       system: kept.system === 'us' ? 'us' : 'metric',
       temperature: kept.temperature === 'F' ? 'F' : 'C',
       name: typeof kept.name === 'string' ? kept.name.slice(0, 40) : '',
+      thermometer: typeof kept.thermometer === 'string' ? kept.thermometer : '',
     };
   } catch {
     return FIRST;

@@ -83,6 +83,10 @@ export interface BenchSheet {
   pulledG?: number;
 
   floatScale: HydrometerScale;
+  /** what the house’s own instrument shows too much in plain water, in its degrees */
+  floatOff: number;
+  /** °C at which it is made to be right */
+  floatCalibrationC: number;
   floatReading?: number;
   floatC: number;
   floatSugarPercent: number;
@@ -164,6 +168,8 @@ export function usualSheet(product: Product = 'canadian-bacon'): BenchSheet {
     syringeML: 60,
     spacingMm: 25,
     floatScale: 'salometer',
+    floatOff: 0,
+    floatCalibrationC: 15.6,
     floatC: 15.6,
     floatSugarPercent: 0,
   };

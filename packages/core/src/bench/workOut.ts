@@ -331,5 +331,6 @@ function actualPump(sheet: BenchSheet, params: AuditParams, pumpedG: number): No
 }
 
 function floated(sheet: BenchSheet, reading: number): HydrometerAnswer {
-  return readHydrometer({ scale: sheet.floatScale, reading, sampleC: sheet.floatC, sugarPercent: sheet.floatSugarPercent });
+  const { floatScale: scale, floatOff, floatCalibrationC: calibrationC, floatC: sampleC, floatSugarPercent: sugarPercent } = sheet;
+  return readHydrometer({ scale, reading: reading - floatOff, sampleC, calibrationC, sugarPercent });
 }

@@ -2,6 +2,7 @@ import type { Product } from '../cure/product.js';
 import type { BatchRecord, BatchState } from '../process/replay.js';
 import type { SchoolKind } from '../process/step.js';
 import { bookLines } from './bookLines.js';
+import { borneLots, type Borne } from './materials.js';
 
 /** An ended batch in a line. Weights in g, instants ISO, shares in %. */
 export interface LedgerLine {
@@ -29,6 +30,8 @@ export interface LedgerLine {
   taste: string | null;
   coreC: number | null;
   deviations: number;
+  /** what it bears of its lots */
+  borne: Borne[];
   by: string;
 }
 
@@ -65,6 +68,7 @@ export function ledgerLine(record: BatchRecord, state: BatchState, by: string): 
     taste: typeof taste === 'string' ? taste : null,
     coreC: number('core'),
     deviations: number('deviations') ?? 0,
+    borne: borneLots(state),
     by,
   };
 }

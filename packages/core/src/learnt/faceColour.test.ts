@@ -38,7 +38,10 @@ describe('a colour as eyes measure it', () => {
 
 describe('the grey share of a face', () => {
   it.each([0.3, 0.5, 0.8])('a grey core of %d of the half thickness is its square of the face', (core) => {
-    const { greyPercent, low, high } = faceShares(face((from) => (from < core ? GREY : PINK)), MARKS);
+    const { greyPercent, low, high } = faceShares(
+      face((from) => (from < core ? GREY : PINK)),
+      MARKS,
+    );
     expect(Math.abs(greyPercent - 100 * core ** 2)).toBeLessThan(1);
     expect(low).toBeLessThanOrEqual(greyPercent);
     expect(high).toBeGreaterThanOrEqual(greyPercent);
@@ -46,22 +49,38 @@ describe('the grey share of a face', () => {
 
   it('is found under a light that falls off to one side', () => {
     const { greyPercent } = faceShares(
-      face((from) => (from < 0.5 ? GREY : PINK), (x) => 1 - 0.2 * x),
+      face(
+        (from) => (from < 0.5 ? GREY : PINK),
+        (x) => 1 - 0.2 * x,
+      ),
       MARKS,
     );
     expect(Math.abs(greyPercent - 25)).toBeLessThan(4);
   });
 
   it('leaves fat out of it', () => {
-    const { greyPercent, neitherPercent } = faceShares(face((from, x) => (x > 0.8 ? FAT : from < 0.5 ? GREY : PINK)), MARKS);
+    const { greyPercent, neitherPercent } = faceShares(
+      face((from, x) => (x > 0.8 ? FAT : from < 0.5 ? GREY : PINK)),
+      MARKS,
+    );
     expect(neitherPercent).toBeGreaterThan(3);
     expect(greyPercent).toBeGreaterThan(25);
     expect(greyPercent).toBeLessThan(32);
   });
 
+  it('takes neither a rim of fat nor a pale board inside the ring for grey', () => {
+    const picture = face((from) => (from < 0.4 ? GREY : from < 0.8 ? PINK : from < 0.88 ? [236, 222, 206] : [233, 230, 223]));
+    const { greyPercent, neitherPercent } = faceShares(picture, { ...MARKS, pink: { x: 0.2, y: 0.5 } });
+    expect(Math.abs(greyPercent - 25)).toBeLessThan(1);
+    expect(Math.abs(neitherPercent - 36)).toBeLessThan(2);
+  });
+
   it('a shade between the two is a doubt, not a share', () => {
     const between: Rgb = [178, 126, 118];
-    const { low, high } = faceShares(face((from) => (from < 0.3 ? GREY : from < 0.6 ? between : PINK)), MARKS);
+    const { low, high } = faceShares(
+      face((from) => (from < 0.3 ? GREY : from < 0.6 ? between : PINK)),
+      MARKS,
+    );
     expect(high - low).toBeGreaterThan(15);
   });
 

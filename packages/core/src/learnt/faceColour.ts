@@ -56,7 +56,7 @@ const LEAST_APART = 4;
 /** A place is one colour when it is nearer to it by this share of the way between the marks [M]. */
 const SURE = 0.15;
 /** A place further from both marks, with its full lightness, than they are from each other, this many times, is neither; never a mere shadow [M]. */
-const NEITHER = { times: 1.2, least: 20 } as const;
+const NEITHER = { times: 0.75, least: 15 } as const;
 /** A mark is the middle colour of a spot, a share of the picture's width across. */
 const SPOT = 0.02;
 /** So many places of a face are looked at, at most. */

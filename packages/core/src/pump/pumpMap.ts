@@ -71,3 +71,6 @@ function boneReachMm(bone: NonNullable<Section['bone']>, xMm: number, sign: numb
   if (Math.abs(beside) >= radius) return 0;
   return Math.max(0, Math.sqrt(radius ** 2 - beside ** 2) + sign * (bone.yMm ?? 0));
 }
+
+/** How long a needle must be to come to every site, mm. */
+export const deepestMm = ({ section }: PumpMap): number => Math.max(...section.map(({ entryYMm, tipYMm }) => Math.abs(entryYMm - tipYMm)));

@@ -48,10 +48,7 @@ describe('a thermometer that is off', () => {
   });
 
   it('is corrected from its check on, by the last one before', () => {
-    const checks = [
-      check('2026-11-20T08:00:00Z', { kind: 'thermometer', iceC: -0.5 }),
-      check('2026-11-01T08:00:00Z', { kind: 'thermometer', iceC: 0.6 }),
-    ];
+    const checks = [check('2026-11-20T08:00:00Z', { kind: 'thermometer', iceC: -0.5 }), check('2026-11-01T08:00:00Z', { kind: 'thermometer', iceC: 0.6 })];
     const read = (at: string) => trueReading(thermometer, checks, 10, Date.parse(at));
     expect(read('2026-10-31T08:00:00Z')).toBe(10);
     expect(read('2026-11-01T08:00:00Z')).toBeCloseTo(9.4, 9);

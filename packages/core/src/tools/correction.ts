@@ -43,7 +43,12 @@ export function checkFaults(size: ToolSize, reading: ToolReading): { field: stri
   return checkPoints(size, reading).flatMap(({ shown, should }, i) =>
     Math.abs(shown - should) <= most
       ? []
-      : [{ field: fieldOf(reading, i), message: `That is ${tidy(Math.abs(shown - should))} off ${tidy(should)}. Do it again; if it stays so, put the tool away.` }],
+      : [
+          {
+            field: fieldOf(reading, i),
+            message: `That is ${tidy(Math.abs(shown - should))} off ${tidy(should)}. Do it again; if it stays so, put the tool away.`,
+          },
+        ],
   );
 }
 
@@ -54,7 +59,12 @@ const tidy = (x: number): number => Number(x.toFixed(Math.abs(x) < 2 ? 3 : 1));
 function hydrometerFaults({ calibrationC }: Extract<ToolSize, { kind: 'hydrometer' }>, { waterReads, waterC }: Extract<ToolReading, { kind: 'hydrometer' }>) {
   if (!Number.isFinite(waterReads)) return [{ field: 'waterReads', message: 'What does it read in plain water?' }];
   if (!(Math.abs(waterC - calibrationC) <= WATER_AROUND_C))
-    return [{ field: 'waterC', message: `Bring the water to ${tidy(calibrationC)} °C first, give or take ${WATER_AROUND_C}: there the instrument is made to be right.` }];
+    return [
+      {
+        field: 'waterC',
+        message: `Bring the water to ${tidy(calibrationC)} °C first, give or take ${WATER_AROUND_C}: there the instrument is made to be right.`,
+      },
+    ];
   return [];
 }
 
@@ -62,7 +72,8 @@ function thermometerFaults(reading: ToolReading) {
   if (reading.kind !== 'thermometer') return [];
   const { iceC, boilC, altitudeM } = reading;
   if (iceC === undefined && boilC === undefined) return [{ field: 'iceC', message: 'What did it show in ice and water?' }];
-  for (const [field, C] of Object.entries({ iceC, boilC })) if (C !== undefined && !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
+  for (const [field, C] of Object.entries({ iceC, boilC }))
+    if (C !== undefined && !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
   if (boilC !== undefined && !(altitudeM !== undefined && altitudeM >= -450 && altitudeM <= MOST_ALTITUDE_M))
     return [{ field: 'altitudeM', message: 'Water boils lower the higher you are: how high above the sea is the house, in metres?' }];
   return [];

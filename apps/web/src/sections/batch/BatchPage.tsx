@@ -13,10 +13,12 @@ import { usePreferences } from '../../shell/preferences';
 import { tagWeight } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { dayAndTime, span } from '../../shell/times';
+import { useNeedles } from '../../shell/useNeedles';
 import { useNow } from '../../shell/useNow';
 import { LeaveOut } from './LeaveOut';
 import { LogPanel } from './LogPanel';
 import { LotsPanel } from './LotsPanel';
+import { PicturesPanel } from './PicturesPanel';
 import { PiecesPanel } from './PiecesPanel';
 import { Ticket } from './Ticket';
 
@@ -60,6 +62,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
   const chosen = state.steps.find((step) => step.spec.id === chosenId && step.closing === null);
   const step = chosen ?? state.next;
   const { figures } = state;
+  const needles = useNeedles();
   const chilling = state.cooling.some((gate) => gate.lastAbove !== null && gate.fromC > 50);
   return (
     <div className="page batch">
@@ -105,11 +108,12 @@ function WholeBatch({ batch }: { batch: Batch }) {
           {figures.brines.map((brine) => (
             <BrineSheet key={brine.brine.id} figures={brine} design={state.design} process={batch.record.process} facts={state.facts} />
           ))}
-          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} />}
+          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} needles={needles} />}
           <Readings figures={figures} facts={state.facts} />
         </div>
         <PiecesPanel batch={batch} />
         <LotsPanel batch={batch} />
+        <PicturesPanel batch={batch} />
         <nav className="paper-links" aria-label="On paper">
           <span className="label">On paper</span>
           <Link className="lnk" to={`/batches/${batch.record.id}/record`}>

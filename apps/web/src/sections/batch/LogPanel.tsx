@@ -8,6 +8,7 @@ import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { dayAndTime } from '../../shell/times';
+import { readWithWords } from '../../shell/toolWords';
 import { useNow } from '../../shell/useNow';
 import { WordsForm } from './LeaveOut';
 import { LOT_WORDS } from '../../shell/lotWords';
@@ -97,6 +98,7 @@ function LogLine({
             {valuesInWords(entry.kind === 'done' ? entry.stepId : stepOf(replaced, record.entries), entry.values, batch, preferences)}
           </span>
         )}
+        {'read' in entry && entry.read !== undefined && <small>{readWithWords(entry.read, preferences)}.</small>}
         {entry.reason !== undefined && <q>{entry.reason}</q>}
         {superseded && <small>{standing === undefined ? 'Taken back, see above.' : 'Corrected, see above.'}</small>}
         {late && <small>Written down {dayAndTime(entry.recordedAt, now)}.</small>}

@@ -1,11 +1,12 @@
 import type { LotResponse } from '@bunkhouse/api';
-import { LOT_KINDS, sum, type LotKind } from '@bunkhouse/core';
+import { borneLots, LOT_KINDS, materialsCost, sum, type LotKind } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import type { Batch } from '../../data/batches';
 import { lookAtLots, useLots } from '../../data/lots';
 import { NumberField } from '../../instruments/NumberField';
+import { money } from '../../shell/bookWords';
 import { LOT_WORDS, lotFault, lotName } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
@@ -37,6 +38,7 @@ export function LotsPanel({ batch }: { batch: Batch }) {
           );
         })}
       </ul>
+      <Cost batch={batch} lots={lots} />
       {batch.state.outcome === 'live' &&
         (isTaking ? (
           <Take batch={batch} lots={lots} onDone={() => setIsTaking(false)} />
@@ -48,6 +50,25 @@ export function LotsPanel({ batch }: { batch: Batch }) {
           </div>
         ))}
     </section>
+  );
+}
+
+/** What the materials cost, as far as the lots have prices. */
+function Cost({ batch: { state }, lots }: { batch: Batch; lots: readonly LotResponse[] }) {
+  const materials = materialsCost(borneLots(state), lots);
+  if (materials === null) return null;
+  const { packedG } = state.facts;
+  const without = materials.without.map((kind) => LOT_WORDS[kind].toLowerCase());
+  return (
+    <p className="pad cost">
+      Materials <b>{money(materials.cost)}</b>
+      {packedG !== null && packedG > 0 && (
+        <>
+          , <b>{money((materials.cost / packedG) * 1000)}</b> for each kilogram packed
+        </>
+      )}
+      {without.length > 0 && <small> without {without.join(' and ')}: no price</small>}
+    </p>
   );
 }
 

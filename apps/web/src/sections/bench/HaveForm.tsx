@@ -6,6 +6,7 @@ import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { CureFields } from './CureFields';
 import { MeatFields } from './MeatFields';
+import { BenchScales } from './BenchScales';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
 import { USE_WORDS } from './words';
@@ -82,6 +83,7 @@ export function HaveForm({ read }: { read: ReadRecipe }) {
             <SheetNumber field="meatStepG" label="Big scale steps by" quantity="smallMass" />
             <SheetNumber field="cureStepG" label="Cure scale steps by" quantity="smallMass" />
           </div>
+          <BenchScales />
         </div>
       </section>
     </>

@@ -1,4 +1,6 @@
-import { saltPercentToSalometer, type HydrometerAnswer, type HydrometerScale, type Part } from '@bunkhouse/core';
+import { checkAt, checkPoints, saltPercentToSalometer, type HydrometerAnswer, type HydrometerScale, type Part } from '@bunkhouse/core';
+import type { ToolResponse } from '@bunkhouse/api';
+import { useTools } from '../../data/tools';
 import { Float } from '../../instruments/Float';
 import { Hero } from '../../instruments/Hero';
 import { digits } from '../../shell/quantities';
@@ -11,6 +13,9 @@ const SCALES: readonly (readonly [HydrometerScale, string])[] = [
   ['baume', 'Baumé, °'],
 ];
 
+/** At which most hydrometers are made to be right, °C. */
+const AT_60F = 15.6;
+
 /** What a hydrometer really says, with what the scale alone would have said. */
 export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | null }) {
   const { sheet, change } = useSheetContext();
@@ -22,7 +27,13 @@ export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | nul
       </div>
       <div className="hydrometer">
         <div className="hydrometer-fields">
-          <SheetSelect label="Scale" value={sheet.floatScale} options={SCALES} onChange={(floatScale) => change({ floatScale, floatReading: undefined })} />
+          <WhichHydrometer />
+          <SheetSelect
+            label="Scale"
+            value={sheet.floatScale}
+            options={SCALES}
+            onChange={(floatScale) => change({ floatScale, floatReading: undefined, floatOff: 0, floatCalibrationC: AT_60F })}
+          />
           <SheetNumber
             field="floatReading"
             label="It reads"
@@ -40,6 +51,50 @@ export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | nul
       </div>
     </section>
   );
+}
+
+/** One of the house's own, with what it is off by its last check. */
+function WhichHydrometer() {
+  const { sheet, change } = useSheetContext();
+  const { data: tools = [] } = useTools();
+  const own = tools.flatMap((tool) => (tool.size.kind === 'hydrometer' && !tool.putAway ? [{ id: tool.id, name: tool.name, ...settingsOf(tool) }] : []));
+  if (own.length === 0) return null;
+  const chosen = own.find(
+    ({ floatScale, floatOff, floatCalibrationC }) =>
+      floatScale === sheet.floatScale && floatOff === sheet.floatOff && floatCalibrationC === sheet.floatCalibrationC,
+  );
+  return (
+    <div>
+      <SheetSelect
+        label="Which one"
+        value={chosen?.id ?? ''}
+        options={[['', 'Another one'] as const, ...own.map(({ id, name }) => [id, name] as const)]}
+        onChange={(id) => {
+          const { floatScale, floatOff, floatCalibrationC } = own.find((one) => one.id === id) ?? {
+            floatScale: sheet.floatScale,
+            floatOff: 0,
+            floatCalibrationC: AT_60F,
+          };
+          change({ floatScale, floatOff, floatCalibrationC, ...(floatScale === sheet.floatScale ? {} : { floatReading: undefined }) });
+        }}
+      />
+      {sheet.floatOff !== 0 && (
+        <small className="hint">
+          Shows {digits(Math.abs(sheet.floatOff), sheet.floatScale === 'sg60F' ? 4 : 1)} too {sheet.floatOff > 0 ? 'much' : 'little'} in plain water: taken out.
+        </small>
+      )}
+    </div>
+  );
+}
+
+/** What a hydrometer is right at, and what it shows too much. */
+function settingsOf({ size, checks }: ToolResponse): { floatScale: HydrometerScale; floatOff: number; floatCalibrationC: number } {
+  if (size.kind !== 'hydrometer') return { floatScale: 'salometer', floatOff: 0, floatCalibrationC: AT_60F };
+  const last = checkAt(checks, Infinity);
+  const [point] = last === undefined ? [] : checkPoints(size, last.reading);
+  // To a ten-thousandth: it stands in an address.
+  const floatOff = point === undefined ? 0 : Number((point.shown - point.should).toFixed(4));
+  return { floatScale: size.scale, floatOff, floatCalibrationC: size.calibrationC };
 }
 
 function Reading({ answer: { saltPercent, low, high, uncorrectedSaltPercent } }: { answer: HydrometerAnswer }) {

@@ -2,6 +2,7 @@ import { BENCH_SCHOOLS, benchWaterG, CURE_1, CURING_SALT_06, READY_MIX, type Ben
 import { Choice } from '../../shell/Choice';
 import { CureFields } from './CureFields';
 import { MeatFields } from './MeatFields';
+import { BenchScales } from './BenchScales';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
 import { SCHOOL_WORDS } from '../../shell/tradeWords';
@@ -81,6 +82,7 @@ export function WantForm() {
           <SheetNumber field="meatStepG" label="Big scale steps by" quantity="smallMass" />
           <SheetNumber field="cureStepG" label="Cure scale steps by" quantity="smallMass" />
         </div>
+        <BenchScales />
       </div>
     </section>
   );

@@ -1,10 +1,12 @@
-import { requestOf } from '@bunkhouse/api';
-import { bookLines, deviations, sideBySide, STATION_NAMES, STATIONS } from '@bunkhouse/core';
+import { requestOf, type LotResponse } from '@bunkhouse/api';
+import { bookLines, borneLots, deviations, materialsCost, sideBySide, STATION_NAMES, STATIONS } from '@bunkhouse/core';
 import { Fragment, useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useBatches, type Batch } from '../../data/batches';
+import { useLots } from '../../data/lots';
+import { pictureUrl, usePictures } from '../../data/pictures';
 import { houseTime } from '../../data/serverClock';
-import { bookCell } from '../../shell/bookWords';
+import { bookCell, greyInWords, money } from '../../shell/bookWords';
 import { Choice } from '../../shell/Choice';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
@@ -25,6 +27,7 @@ export function Compare() {
   const { batches, failed } = useBatches(ids);
   const preferences = usePreferences();
   const navigate = useNavigate();
+  const { data: lots = [] } = useLots();
   const [which, setWhich] = useState<'differs' | 'all'>('differs');
   const whole = batches.filter((batch): batch is Batch => batch !== undefined);
   const lines = useMemo(() => sideBySide(whole.map(({ record, state }) => bookLines(record, state))), [whole]);
@@ -102,6 +105,20 @@ export function Compare() {
               );
             })}
             <tr>
+              <th scope="row">Materials, per kg packed</th>
+              {whole.map(({ record, state }) => (
+                <td key={record.id}>{materialsPerKg(state, lots)}</td>
+              ))}
+            </tr>
+            <tr>
+              <th scope="row">Cut face</th>
+              {whole.map(({ record }) => (
+                <td key={record.id}>
+                  <Faces batchId={record.id} />
+                </td>
+              ))}
+            </tr>
+            <tr>
               <th scope="row">What was written</th>
               {whole.map(({ record, state }) => (
                 <td key={record.id} className="written">
@@ -128,4 +145,22 @@ export function Compare() {
       </div>
     </div>
   );
+}
+
+function materialsPerKg(state: Batch['state'], lots: readonly LotResponse[]): string {
+  const { packedG } = state.facts;
+  const materials = materialsCost(borneLots(state), lots);
+  return packedG === null || packedG <= 0 || materials === null ? '–' : money((materials.cost / packedG) * 1000);
+}
+
+/** The last pictures of a batch, small. */
+function Faces({ batchId }: { batchId: string }) {
+  const { data: pictures = [] } = usePictures(batchId);
+  if (pictures.length === 0) return '–';
+  return pictures.slice(-2).map((picture) => (
+    <figure key={picture.id} className="small-face">
+      <img src={pictureUrl(picture)} width={picture.width} height={picture.height} alt={`Cut face of piece ${picture.piece}`} loading="lazy" />
+      {picture.reading !== null && <figcaption>{greyInWords(picture.reading.shares)}</figcaption>}
+    </figure>
+  ));
 }

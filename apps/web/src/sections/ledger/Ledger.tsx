@@ -3,6 +3,7 @@ import { PRODUCTS, VERDICTS, type Product, type Verdict } from '@bunkhouse/core'
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useLedger } from '../../data/batches';
+import { money } from '../../shell/bookWords';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { digits, inWords, tagWeight } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
@@ -29,6 +30,7 @@ const COLUMNS: readonly Column[] = [
   { sort: 'cureDays', name: 'Days', isNumber: true, of: ({ cureDays }) => (cureDays === null ? '–' : digits(cureDays, 1)) },
   { sort: null, name: 'Taste', of: ({ taste }) => (taste === null ? '–' : (VERDICT_WORDS[taste as Verdict] ?? taste)) },
   { sort: 'deviations', name: 'Deviations', isNumber: true, of: ({ deviations }) => (deviations === 0 ? '–' : String(deviations)) },
+  { sort: 'costPerKg', name: 'Materials, per kg', isNumber: true, of: ({ costPerKg }) => (costPerKg === null ? '–' : money(costPerKg)) },
   { sort: 'by', name: 'By', of: ({ by }) => by },
 ];
 

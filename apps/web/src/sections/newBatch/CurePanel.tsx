@@ -5,6 +5,7 @@ import { useFormContext, useWatch } from 'react-hook-form';
 import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
+import { HouseScales } from '../../shell/HouseScales';
 import { FormNumber } from './FormNumber';
 import { useProcess } from './useProcess';
 
@@ -61,8 +62,24 @@ export function CurePanel() {
           <FormNumber name="meatScaleStepG" label="Big scale steps by" quantity="smallMass" />
           <FormNumber name="cureScaleStepG" label="Cure scale steps by" quantity="smallMass" />
         </div>
+        <OwnScales />
       </div>
     </section>
+  );
+}
+
+function OwnScales() {
+  const { control, setValue } = useFormContext<BatchRequest>();
+  const [cureScaleStepG, meatScaleStepG] = useWatch({ control, name: ['cureScaleStepG', 'meatScaleStepG'] });
+  return (
+    <HouseScales
+      cureScaleStepG={cureScaleStepG}
+      meatScaleStepG={meatScaleStepG}
+      onTake={(steps) => {
+        setValue('cureScaleStepG', steps.cureScaleStepG, { shouldValidate: true });
+        setValue('meatScaleStepG', steps.meatScaleStepG, { shouldValidate: true });
+      }}
+    />
   );
 }
 

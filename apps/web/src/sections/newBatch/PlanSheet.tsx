@@ -9,6 +9,7 @@ import { Plate } from '../../shell/glyphs';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { PullForecast } from './PullForecast';
+import { useNeedles } from '../../shell/useNeedles';
 import { useProcess } from './useProcess';
 
 /** What a design comes to: nitrite, brines, pump, and the days. */
@@ -27,6 +28,7 @@ export function PlanSheet({
 }) {
   const design = toDesign(request);
   const process = useProcess(request);
+  const needles = useNeedles();
   const { figures, findings } = state;
   const { floor, limit, verdict } = figures.nitrite.judgement;
   const right = Math.max(floor, Math.floor(limit * 0.75));
@@ -45,7 +47,7 @@ export function PlanSheet({
         {figures.brines.map((brine) => (
           <BrineSheet key={brine.brine.id} figures={brine} design={design} process={process} facts={state.facts} />
         ))}
-        {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} pieces={design.pieces} />}
+        {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={design.school} pieces={design.pieces} needles={needles} />}
         <Readings figures={figures} facts={state.facts} />
       </div>
       <PullForecast request={request} state={state} onDays={onDays} onDiffusivity={onDiffusivity} />

@@ -3,11 +3,13 @@ import dayjs from 'dayjs';
 import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
 import { useLots } from '../../data/lots';
+import { pictureUrl, usePictures } from '../../data/pictures';
 import { figureText } from '../../instruments/Working';
-import { bookCell } from '../../shell/bookWords';
+import { bookCell, greyInWords } from '../../shell/bookWords';
 import { LOT_WORDS, lotName } from '../../shell/lotWords';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
+import { readWithWords } from '../../shell/toolWords';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
 
@@ -22,6 +24,7 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
   const lines = bookLines(record, state);
   const odd = deviations(record, state);
   const { data: lots = [] } = useLots();
+  const { data: pictures = [] } = usePictures(record.id);
   const taken = state.standing.flatMap((entry) => (entry.kind === 'lot' ? [entry] : []));
   const { nitrite } = state.figures;
   const rules = record.design.ruleSet === 'house' ? 'House rules' : RULE_SETS[record.design.ruleSet].name;
@@ -156,6 +159,22 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
           </table>
         )}
       </section>
+      {pictures.length > 0 && (
+        <section>
+          <h2>Cut faces</h2>
+          <div className="record-faces">
+            {pictures.map((picture) => (
+              <figure key={picture.id}>
+                <img src={pictureUrl(picture)} width={picture.width} height={picture.height} alt={`Piece ${picture.piece}`} />
+                <figcaption>
+                  Piece {picture.piece}, {dayjs(picture.at).format(WHEN)}, {picture.by}
+                  {picture.reading === null ? '' : `. ${greyInWords(picture.reading.shares)}, by the camera: an aid, no verdict`}
+                </figcaption>
+              </figure>
+            ))}
+          </div>
+        </section>
+      )}
       <section className="may-break">
         <h2>The log, as it was written</h2>
         <table>
@@ -179,7 +198,13 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
                     {entry.kind === 'skipped' ? ', left out' : ''}
                     {entry.reason === undefined ? '' : `: ${entry.reason}`}
                   </td>
-                  <td>{'values' in entry ? measured(spec?.inputs ?? [], entry.values, record.design.pieces, preferences) : ''}</td>
+                  <td>
+                    {'values' in entry ? measured(spec?.inputs ?? [], entry.values, record.design.pieces, preferences) : ''}
+                    {entry.kind === 'pit' && entry.event.act === 'check'
+                      ? `core ${entry.event.placesC.map((C) => inWords(C, 'temperature', preferences)).join(', ')}`
+                      : ''}
+                    {'read' in entry && entry.read !== undefined ? `. ${readWithWords(entry.read, preferences)}` : ''}
+                  </td>
                   <td>{entry.by}</td>
                   <td>{dayjs(entry.recordedAt).format('D MMM HH:mm')}</td>
                 </tr>

@@ -1,4 +1,4 @@
-import { readAt, type PitWatch } from '@bunkhouse/core';
+import { readAt, trulyRead, type PitWatch } from '@bunkhouse/core';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { NumberField } from '../../instruments/NumberField';
@@ -6,6 +6,8 @@ import { Choice } from '../../shell/Choice';
 import { Glyph } from '../../shell/glyphs';
 import { useTend } from '../../shell/pit/useTend';
 import { usePreferences } from '../../shell/preferences';
+import { ReadWith, useThermometers } from '../../shell/record/ReadWith';
+import { useNow } from '../../shell/useNow';
 import { inWords } from '../../shell/quantities';
 
 const PLACES = ['Thick end', 'Middle', 'Thin end'] as const;
@@ -22,11 +24,13 @@ export function CheckForm({ batch, watch, onDone }: { batch: Batch; watch: PitWa
   const own = watch.pieces.find((candidate) => candidate.piece === piece);
   const lastS = own?.read.at(-1)?.s;
   const probeC = own === undefined || lastS === undefined ? null : readAt(own.read, lastS);
-  const lowest = isRight ? Math.min(...placesC) : null;
+  const now = useNow();
+  const { own: inHand } = useThermometers();
+  const lowest = isRight ? Math.min(...placesC.map((C) => (inHand === null ? C : trulyRead(inHand, C, now)))) : null;
   const log = async () => {
     setTried(true);
     if (!isRight) return;
-    if (await tend({ act: 'check', piece, placesC, ...(probeC === null ? {} : { probeC }) })) onDone();
+    if (await tend({ act: 'check', piece, placesC, ...(probeC === null ? {} : { probeC }) }, undefined, inHand?.id)) onDone();
   };
   return (
     <form
@@ -57,6 +61,7 @@ export function CheckForm({ batch, watch, onDone }: { batch: Batch; watch: PitWa
           autoFocus={i === 0}
         />
       ))}
+      <ReadWith shown={places} at={now} />
       {tried && placesC.length === 0 && (
         <p className="fault" role="alert">
           Read at least one place.

@@ -20,6 +20,7 @@ export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () =
   const [receivedOn, setReceivedOn] = useState(lot?.receivedOn ?? dayjs().format('YYYY-MM-DD'));
   const [bestBefore, setBestBefore] = useState(lot?.bestBefore ?? '');
   const [amountG, setAmountG] = useState<number | undefined>(lot?.amountG);
+  const [price, setPrice] = useState<number | undefined>(lot?.price ?? undefined);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const at = (field: string) => refusal?.errors.find((error) => error.field === field)?.message;
@@ -36,6 +37,7 @@ export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () =
         receivedOn,
         ...(bestBefore === '' ? {} : { bestBefore }),
         amountG: amountG ?? Number.NaN,
+        ...(price === undefined ? {} : { price }),
         putAway,
         by: cook.trim() === '' ? 'Cook' : cook.trim(),
       });
@@ -76,6 +78,7 @@ export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () =
         {text('Number on it', number, setNumber, 'number')}
         {text('From', supplier, setSupplier, 'supplier')}
         <NumberField label="How much came" quantity="mass" value={amountG} onChange={setAmountG} error={at('amountG')} />
+        <NumberField label="All of it cost" value={price} onChange={setPrice} error={at('price')} hint="in your money; for the cost of a kilogram packed" />
         {text('Came on', receivedOn, setReceivedOn, 'receivedOn', 'date')}
         {text('Best before', bestBefore, setBestBefore, 'bestBefore', 'date')}
       </div>

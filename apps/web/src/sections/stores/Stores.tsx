@@ -4,12 +4,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLots } from '../../data/lots';
 import { TableHead } from '../../instruments/TableHead';
+import { money } from '../../shell/bookWords';
 import { LOT_WORDS, lotFault, lotName } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { useNow } from '../../shell/useNow';
 import { Holders } from './Holders';
 import { LotForm } from './LotForm';
+import { Tools } from './Tools';
 
 /** What the house has: lots, with what is left of them and where they went. */
 export function Stores() {
@@ -26,11 +28,11 @@ export function Stores() {
         <div>
           <h1 className="title">Stores</h1>
           <p className="note">
-            Lots of cure, salt, spice, meat and wood. Refrigerators, smokers and tubs stand in the{' '}
+            What the house has, and where it went. Refrigerators, smokers and tubs stand in the{' '}
             <Link className="lnk" to="/calendar">
               Calendar
             </Link>
-            , thermometers and scales under{' '}
+            , devices that hand readings in under{' '}
             <Link className="lnk" to="/readings">
               Readings in and out
             </Link>
@@ -49,7 +51,19 @@ export function Stores() {
       {lots.length > 0 && (
         <div className="panel table-scroll" tabIndex={0} role="region" aria-label="Lots">
           <table className="book lots">
-            <TableHead columns={['Lot', 'What', 'From', 'Came', 'Best before', { numbers: 'Left' }, { numbers: 'Batches' }, { aloud: 'What to do with it' }]} />
+            <TableHead
+              columns={[
+                'Lot',
+                'What',
+                'From',
+                'Came',
+                'Best before',
+                { numbers: 'Left' },
+                { numbers: 'Cost' },
+                { numbers: 'Batches' },
+                { aloud: 'What to do with it' },
+              ]}
+            />
             <tbody>
               {lots.map((lot) => (
                 <Lot
@@ -65,6 +79,7 @@ export function Stores() {
           </table>
         </div>
       )}
+      <Tools />
     </div>
   );
 }
@@ -95,6 +110,7 @@ function Lot({
         <td>{dayjs(lot.receivedOn).format('D MMM YYYY')}</td>
         <td>{lot.bestBefore === null ? '–' : dayjs(lot.bestBefore).format('D MMM YYYY')}</td>
         <td className="n">{left}</td>
+        <td className="n">{lot.price === null ? '–' : money(lot.price)}</td>
         <td className="n">{lot.batches}</td>
         <td className="lot-acts">
           <button
@@ -119,7 +135,7 @@ function Lot({
       </tr>
       {open !== null && (
         <tr className="lot-open">
-          <td colSpan={8}>{open === 'change' ? <LotForm lot={lot} onDone={() => onOpen(null)} /> : <Holders lot={lot} />}</td>
+          <td colSpan={9}>{open === 'change' ? <LotForm lot={lot} onDone={() => onOpen(null)} /> : <Holders lot={lot} />}</td>
         </tr>
       )}
     </>

@@ -4,7 +4,15 @@ import { useWrite } from '../useWrite';
 import { pitEventTitle } from './words';
 
 /** Logs what happens at the pit, with one tap; it can be taken back as fast. Answers whether it was written. */
-export function useTend(batch: Batch): { tend: (event: PitEvent, reason?: string) => Promise<boolean>; busy: boolean; fault: string | null } {
+export function useTend(batch: Batch): {
+  tend: (event: PitEvent, reason?: string, readWith?: string) => Promise<boolean>;
+  busy: boolean;
+  fault: string | null;
+} {
   const { write, ...rest } = useWrite(batch);
-  return { ...rest, tend: (event, reason) => write({ kind: 'pit', event, ...(reason === undefined ? {} : { reason }) }, pitEventTitle(event)) };
+  return {
+    ...rest,
+    tend: (event, reason, readWith) =>
+      write({ kind: 'pit', event, ...(reason === undefined ? {} : { reason }), ...(readWith === undefined ? {} : { readWith }) }, pitEventTitle(event)),
+  };
 }

@@ -1,4 +1,15 @@
-import { checkEntry, closesStep, failedGates, inputNames, MIX_STEP_BRINE, piecesAt, type EntryDraft, type StepState, type StepValues } from '@bunkhouse/core';
+import {
+  checkEntry,
+  closesStep,
+  failedGates,
+  inputNames,
+  MIX_STEP_BRINE,
+  piecesAt,
+  readValues,
+  type EntryDraft,
+  type StepState,
+  type StepValues,
+} from '@bunkhouse/core';
 import { Fragment, useState, type FormEvent, type ReactNode } from 'react';
 import type { Batch } from '../../data/batches';
 import { lookAgain, writeEntry } from '../../data/batches';
@@ -12,6 +23,7 @@ import { inWords } from '../quantities';
 import { fieldTime } from '../times';
 import { useNow } from '../useNow';
 import { FromScale } from './FromScale';
+import { ReadWith, useThermometers } from './ReadWith';
 import { useDraft } from './useDraft';
 
 interface Draft {
@@ -62,12 +74,17 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
   // A correction is of the pieces that were there then.
   const pieces = corrects === undefined ? state.pieces : piecesAt(state, Date.parse(corrects.at));
   const entry = entryOf(draft, spec.id, corrects?.id, preferences.name, now, corrects?.at);
-  const faults = checkEntry(record, entry, now);
+  const { own } = useThermometers();
+  const readWith = corrects === undefined && spec.inputs.some((input) => input.kind === 'temperature') ? own : null;
+  // What is checked is what it truly was; what is sent is what was shown, for the house to correct.
+  const truly = readWith !== null && entry.kind === 'done' ? { ...entry, ...readValues(readWith, spec.inputs, entry.values, Date.parse(entry.at)) } : entry;
+  const faults = checkEntry(record, truly, now);
+  const trulyValues = 'values' in truly ? truly.values : {};
   const faultAt = (field: string) =>
     (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)?.message ??
     refusal?.errors.find((fault) => fault.field === field)?.message;
-  const leavesOpen = corrects === undefined ? failedGates(spec, draft.values as StepValues).find((gate) => gate.onFail === 'again') : undefined;
-  const mayClose = leavesOpen?.reasonFrom !== undefined && closesStep(spec, draft.values as StepValues, 'with a reason');
+  const leavesOpen = corrects === undefined ? failedGates(spec, trulyValues).find((gate) => gate.onFail === 'again') : undefined;
+  const mayClose = leavesOpen?.reasonFrom !== undefined && closesStep(spec, trulyValues, 'with a reason');
   const asksReason = corrects !== undefined || draft.reason !== '' || mayClose || faults.some((fault) => fault.field === 'reason');
   const setValue = (name: string, value: number | string | undefined) => {
     setRefusal(null);
@@ -81,7 +98,7 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
     setBusy(true);
     setRefusal(null);
     try {
-      await writeEntry(record.id, { ...entry, seen: record.entries.length });
+      await writeEntry(record.id, { ...entry, ...(readWith === null ? {} : { readWith: readWith.id }), seen: record.entries.length });
       if (corrects === undefined) tellLogged({ batchId: record.id, entryId: entry.id, what: `${spec.title}, ${record.code}`, at: entry.at });
       clear();
       setTried(false);
@@ -149,6 +166,12 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
             }),
           )}
         </div>
+      )}
+      {corrects === undefined && spec.inputs.some((input) => input.kind === 'temperature') && (
+        <ReadWith
+          shown={spec.inputs.flatMap((input) => (input.kind === 'temperature' ? [asNumber(draft.values[input.name])] : []))}
+          at={Date.parse(entry.at)}
+        />
       )}
       {leavesOpen !== undefined && (
         <p className="note leaves-open" role="status">
