@@ -53,6 +53,40 @@ describe('the Ledger', () => {
     expect(await values('down')).toEqual([...up].reverse());
   });
 
+  test('what materials cost follows the prices of the lots, is sorted by, and is not known where the meat has none', async () => {
+    const { rows } = await page('sort=code&order=up');
+    const [first, second] = rows;
+    const lot = { kind: 'meat', name: 'Meat', number: '', supplier: '', receivedOn: '2020-01-01', amountG: 20_000, putAway: false, by: 'Wren' };
+    const [dear, cheap] = [
+      { ...lot, id: randomUUID(), price: 200 },
+      { ...lot, id: randomUUID(), price: 100 },
+    ];
+    for (const own of [dear, cheap]) await http().post('/api/lots').send(own);
+    const take = async (row: typeof first, id: string) => {
+      const entry = { id: randomUUID(), kind: 'lot', draw: { of: 'meat', lot: id, g: row?.greenG }, at: row?.startedAt, by: 'Wren' };
+      const log = house.app.get(LogService);
+      await house.database.query(`DELETE FROM ledger_line WHERE batch_id = $1`, [row?.id]);
+      // It is packed: what was taken is written down as if on its first day.
+      await house.database.query(
+        `INSERT INTO log_entry (id, batch_id, seq, kind, body, at, recorded_at) SELECT $1, $2, max(seq) + 1, 'lot', $3 || jsonb_build_object('seq', max(seq) + 1), $4, $4 FROM log_entry WHERE batch_id = $2`,
+        [entry.id, row?.id, JSON.stringify({ ...entry, recordedAt: entry.at }), entry.at],
+      );
+      await log.write(row?.id ?? '', { id: randomUUID(), kind: 'note', reason: 'Written down later', at: new Date(now).toISOString(), by: 'Wren' });
+    };
+    await take(first, dear.id);
+    await take(second, cheap.id);
+    const perKg = (row: typeof first, price: number) => ((row?.greenG ?? 0) * (price / 20_000) * 1000) / (row?.packedG ?? 1);
+    const costs = async (order: string) => (await page(`sort=costPerKg&order=${order}`)).rows.map(({ costPerKg }) => costPerKg);
+    const [a, b] = [perKg(first, 200), perKg(second, 100)].sort((x, y) => x - y);
+    const up = await costs('up');
+    expect(up[0]).toBeCloseTo(a ?? 0, 6);
+    expect(up[1]).toBeCloseTo(b ?? 0, 6);
+    expect(up[2]).toBeNull();
+    expect((await costs('down'))[0]).toBeCloseTo(b ?? 0, 6);
+    await http().post('/api/lots').send({ ...dear, price: undefined });
+    expect((await page('')).rows.find(({ id }) => id === first?.id)?.costPerKg).toBeNull();
+  });
+
   test.each(["sort=row'--", 'order=sideways', 'product=sausage', 'skip=-1', 'skip=x', 'from=yesterday', 'deviating=no', 'what=else', `find=${'a'.repeat(81)}`])(
     'asked for %s it says what is wrong',
     async (query) => {

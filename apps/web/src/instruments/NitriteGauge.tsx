@@ -1,6 +1,7 @@
 import { RULE_SETS, type NitriteFigures, type RuleSetId } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
+import { GuideLink } from '../shell/GuideLink';
 import { digits } from '../shell/quantities';
 import { Hero } from './Hero';
 import { Working } from './Working';
@@ -50,7 +51,9 @@ export function NitriteGauge({
               {other.label}: <b>{digits(other.value, 1)} ppm</b>
             </li>
           ))}
-          <li className="note">{because}</li>
+          <li className="note">
+            {because} <GuideLink to="judged" of="Which figure is judged" />
+          </li>
           <li className="note">
             {ruleSet === 'house' ? 'House rules' : RULE_SETS[ruleSet].name}, {weighed ? 'from your weights' : 'as planned'}. Check your own code.
           </li>

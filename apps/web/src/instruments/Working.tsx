@@ -2,6 +2,8 @@ import type { Figure } from '@bunkhouse/core';
 import { useState } from 'react';
 import { digits } from '../shell/quantities';
 import { Glyph } from '../shell/glyphs';
+import { GuideLink } from '../shell/GuideLink';
+import { guidePlaceOf } from '../shell/guidePlaces';
 
 /** A figure’s formula with the numbers in, its base, its doubt and its source. */
 export function Working({ figures }: { figures: readonly Figure[] }) {
@@ -23,12 +25,19 @@ export function Working({ figures }: { figures: readonly Figure[] }) {
                 = <b>{figureText(figure)}</b> {figure.base}
               </p>
               <p className="note">{rangeText(figure)}</p>
-              <p className="note">Source: {figure.source}.</p>
+              <p className="note">
+                Source: {figure.source}. <InGuide figure={figure} />
+              </p>
             </dd>
           </dl>
         ))}
     </div>
   );
+}
+
+function InGuide({ figure: { id, label } }: { figure: Figure }) {
+  const place = guidePlaceOf(id);
+  return place === null ? null : <GuideLink to={place} of={label} />;
 }
 
 const decimalsOf = ({ unit }: Figure) => (unit === 'ppm' ? 1 : 2);

@@ -13,12 +13,13 @@ const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/ben
 /** The frame of every screen: rail, section bar, and the section. */
 export function House() {
   const navigate = useNavigate();
-  const { pathname } = useLocation();
+  const { pathname, hash } = useLocation();
   useReminders();
   useHotkeys(Object.keys(GO), (_event, { keys }) => void navigate(GO[keys?.join('') ?? ''] ?? '/'), { preventDefault: true });
   useEffect(() => {
-    document.getElementById('main')?.scrollTo(0, 0);
-  }, [pathname]);
+    // A place on a page is gone to by the page.
+    if (hash === '') document.getElementById('main')?.scrollTo(0, 0);
+  }, [pathname, hash]);
   return (
     <div className="house">
       <a className="skip" href="#main">

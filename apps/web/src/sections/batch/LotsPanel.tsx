@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import type { Batch } from '../../data/batches';
 import { lookAtLots, useLots } from '../../data/lots';
 import { NumberField } from '../../instruments/NumberField';
+import { GuideLink } from '../../shell/GuideLink';
 import { money } from '../../shell/bookWords';
 import { LOT_WORDS, lotFault, lotName } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
@@ -68,6 +69,7 @@ function Cost({ batch: { state }, lots }: { batch: Batch; lots: readonly LotResp
         </>
       )}
       {without.length > 0 && <small> without {without.join(' and ')}: no price</small>}
+      <GuideLink to="cost" of="Cost of materials" />
     </p>
   );
 }

@@ -4,6 +4,7 @@ import type { Batch } from '../../data/batches';
 import { keepPicture, pictureUrl, usePictures } from '../../data/pictures';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
+import { GuideLink } from '../../shell/GuideLink';
 import { greyInWords } from '../../shell/bookWords';
 import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
@@ -44,7 +45,9 @@ export function PicturesPanel({ batch: { record, state } }: { batch: Batch }) {
     <section className="panel pictures" aria-label="Cut faces">
       <div className="ph">
         <h2>Cut faces</h2>
-        <span className="aside">{pictures.length === 0 ? 'no picture yet' : pictures.length}</span>
+        <span className="aside">
+          {pictures.length === 0 ? 'no picture yet' : pictures.length} <GuideLink to="cut-face-picture" of="Cut faces" />
+        </span>
       </div>
       {pictures.length > 0 && (
         <ul>

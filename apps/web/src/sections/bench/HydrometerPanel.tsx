@@ -3,6 +3,7 @@ import type { ToolResponse } from '@bunkhouse/api';
 import { useTools } from '../../data/tools';
 import { Float } from '../../instruments/Float';
 import { Hero } from '../../instruments/Hero';
+import { GuideLink } from '../../shell/GuideLink';
 import { digits } from '../../shell/quantities';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { faultText, useSheetContext } from './useSheet';
@@ -23,7 +24,9 @@ export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | nul
     <section className={`panel wide${float === null ? ' unread' : ''}`} aria-label="Hydrometer reading">
       <div className="ph">
         <h2>Hydrometer reading</h2>
-        <span className="aside">it feels density, not salt</span>
+        <span className="aside">
+          it feels density, not salt <GuideLink to="hydrometer" of="Hydrometer" />
+        </span>
       </div>
       <div className="hydrometer">
         <div className="hydrometer-fields">

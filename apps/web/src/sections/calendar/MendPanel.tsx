@@ -1,5 +1,6 @@
 import type { HousePlan, Moved, ScheduleParams } from '@bunkhouse/core';
 import { useMemo } from 'react';
+import { GuideLink } from '../../shell/GuideLink';
 import { useAsk } from '../../workers/useSchedule';
 import type { Row } from './bands';
 import { changesOf } from './changesOf';
@@ -47,6 +48,7 @@ export function MendPanel({
         <h2>Mend the plan</h2>
         <span className="aside">
           {answer === null || stale ? 'working it out' : `${moved.length === 1 ? 'one batch moves' : `${moved.length} batches move`}`}
+          <GuideLink to="calendar" of="The plan" />
         </span>
       </div>
       <div className="pad">

@@ -1,17 +1,32 @@
-import { useState } from 'react';
 import { nitriteLimit, RULE_SETS } from '@bunkhouse/core';
-import { SCHOOL_WORDS } from '../../shell/tradeWords';
-import { GUIDE } from './words';
+import { useEffect, useState } from 'react';
+import { useLocation } from 'react-router';
 import { TableHead } from '../../instruments/TableHead';
+import { SCHOOL_WORDS } from '../../shell/tradeWords';
+import { NUMBERS } from './numbers';
+import { Practice } from './Practice';
+import { QUESTIONS_OF_THE_TRADE } from './schools';
+import { GUIDE } from './words';
 
-/** The terms, the rule sets, where the numbers come from, and the cautions. */
+/** The cautions, the rule sets, where the numbers come from, the schools, the terms, and exercises. */
 export function Guide() {
+  const { hash } = useLocation();
   const [sought, setSought] = useState('');
-  const says = (...texts: string[]) => texts.join(' ').toLowerCase().includes(sought.trim().toLowerCase());
+  const place = hash.slice(1);
+  useEffect(() => {
+    const paragraph = place === '' ? null : document.getElementById(place);
+    paragraph?.scrollIntoView({ block: 'center' });
+    paragraph?.focus({ preventScroll: true });
+  }, [place]);
+  const words = sought.trim().toLowerCase().split(/\s+/);
+  const says = (...texts: string[]) => words.every((word) => texts.join(' ').toLowerCase().includes(word));
   const cautions = GUIDE.cautions.filter((caution) => says(caution));
-  const schools = Object.values(SCHOOL_WORDS).filter((words) => says(...words));
-  const terms = GUIDE.terms.filter((words) => says(...words));
+  const schools = Object.values(SCHOOL_WORDS).filter((own) => says(...own));
+  const questions = QUESTIONS_OF_THE_TRADE.filter((own) => says(...Object.values(own)));
+  const terms = GUIDE.terms.filter((own) => says(...own));
+  const numbers = NUMBERS.filter(({ title, says: text, source }) => says(title, ...text, source));
   const rules = Object.values(RULE_SETS).filter(({ name, source }) => says('rules nitrite limit floor', name, source));
+  const found = cautions.length + schools.length + questions.length + terms.length + rules.length + numbers.length;
   return (
     <div className="page guide">
       <div className="page-head">
@@ -27,7 +42,7 @@ export function Guide() {
           />
         </label>
       </div>
-      {cautions.length + schools.length + terms.length + rules.length === 0 && <p className="lead">The Guide says nothing of that.</p>}
+      {found === 0 && <p className="lead">The Guide says nothing of that.</p>}
       {cautions.length > 0 && (
         <section className="panel">
           <div className="ph">
@@ -64,8 +79,50 @@ export function Guide() {
           </div>
         </section>
       )}
-      <Terms title="The schools" terms={schools} />
+      {numbers.length > 0 && (
+        <section className="panel">
+          <div className="ph">
+            <h2>Where the numbers come from</h2>
+          </div>
+          <dl className="guide-terms">
+            {numbers.map(({ place: id, title, says: text, source }) => (
+              <div key={id} id={id} tabIndex={-1} className={id === place ? 'asked' : undefined}>
+                <dt>{title}</dt>
+                {text.map((sentence) => (
+                  <dd key={sentence}>{sentence}</dd>
+                ))}
+                <dd className="note">Source: {source}.</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      )}
+      {questions.length > 0 && (
+        <section className="panel">
+          <div className="ph">
+            <h2>On what cooks disagree</h2>
+            <span className="aside">all of it can be chosen</span>
+          </div>
+          <div className="table-scroll" tabIndex={0} role="region" aria-label="On what cooks disagree">
+            <table className="book disputed">
+              <TableHead columns={['Question', 'What is done', 'Proposed here, and why', 'Chosen in']} />
+              <tbody>
+                {questions.map(({ asks, answers, ours, where }) => (
+                  <tr key={asks}>
+                    <th scope="row">{asks}</th>
+                    <td>{answers}</td>
+                    <td>{ours}</td>
+                    <td>{where}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      )}
+      <Terms title="How to dose: the schools" terms={schools} />
       <Terms title="Words of the trade" terms={terms} />
+      {sought.trim() === '' && <Practice />}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { leaveOut, useLearnt } from '../../data/learnt';
 import { Refusal } from '../../data/request';
 import { Hero } from '../../instruments/Hero';
+import { GuideLink } from '../../shell/GuideLink';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
@@ -42,7 +43,9 @@ function Speed({ learnt: { diffusivity, cutFaces } }: { learnt: LearntResponse }
     <section className="panel" aria-label="How fast brine moves in its meat">
       <div className="ph">
         <h2>How fast brine moves in its meat</h2>
-        <span className="aside">new batches are modelled with it; running ones keep theirs</span>
+        <span className="aside">
+          new batches are modelled with it; running ones keep theirs <GuideLink to="learnt" of="What the house has learnt" />
+        </span>
       </div>
       <div className="pad">
         <div className="pair">

@@ -1,3 +1,4 @@
+import { GuideLink } from '../../shell/GuideLink';
 import { useProcess } from './useProcess';
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
 import { COLOURED_PPM, cureCourse, HANDBOOK_DIFFUSIVITY, type BatchState, type Diffusivity } from '@bunkhouse/core';
@@ -55,7 +56,9 @@ export function PullForecast({
     <section className="panel forecast" aria-label="At the pull">
       <div className="ph">
         <h2>At the pull, day {digits(request.cureDays, 1)}</h2>
-        <span className="aside">{stale ? 'computing' : 'modelled, not measured'}</span>
+        <span className="aside">
+          {stale ? 'computing' : 'modelled, not measured'} <GuideLink to="pull" of="The pull" />
+        </span>
       </div>
       <div className="forecast-in">
         <SectionPicture

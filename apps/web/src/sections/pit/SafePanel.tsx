@@ -1,4 +1,5 @@
 import { safeByTime, type PieceWatch, type PitWatch } from '@bunkhouse/core';
+import { GuideLink } from '../../shell/GuideLink';
 import { safetyWords } from '../../shell/pit/safetyWords';
 import { usePreferences } from '../../shell/preferences';
 
@@ -9,7 +10,9 @@ export function SafePanel({ watch, at }: { watch: PitWatch; at: number }) {
     <section className="panel safe" aria-label="Safe by time">
       <div className="ph">
         <h2>Safe by time</h2>
-        <span className="aside">check your own code</span>
+        <span className="aside">
+          check your own code <GuideLink to="lethality" of="Safe by time" />
+        </span>
       </div>
       {watch.pieces.map((piece) => (
         <Clocks key={piece.piece} watch={watch} piece={piece} nowS={nowS} />

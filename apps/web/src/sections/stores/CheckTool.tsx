@@ -102,13 +102,7 @@ export function CheckTool({ tool, onDone }: { tool: ToolResponse; onDone: () => 
               error={at('waterReads')}
               autoFocus
             />
-            <NumberField
-              label="The water has"
-              quantity="temperature"
-              value={said.waterC}
-              onChange={(waterC) => set({ waterC })}
-              error={at('waterC')}
-            />
+            <NumberField label="The water has" quantity="temperature" value={said.waterC} onChange={(waterC) => set({ waterC })} error={at('waterC')} />
           </div>
         </>
       )}

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useDevices } from '../../data/readings';
 import { useTools } from '../../data/tools';
 import { TableHead } from '../../instruments/TableHead';
+import { GuideLink } from '../../shell/GuideLink';
 import { usePreferences } from '../../shell/preferences';
 import { checkInWords, sizeInWords, TOOL_WORDS } from '../../shell/toolWords';
 import { useNow } from '../../shell/useNow';
@@ -25,7 +26,10 @@ export function Tools() {
           <h2 id="tools-head" className="head">
             Thermometers, scales, needles
           </h2>
-          <p className="note">A thermometer in ice and water shows 0 °C. What it is off there is taken out of everything that is read with it from then on.</p>
+          <p className="note">
+            A thermometer in ice and water shows 0 °C. What it is off there is taken out of everything that is read with it from then on.{' '}
+            <GuideLink to="thermometer" of="Checking a thermometer" />
+          </p>
         </div>
         {!isWriting && (
           <button type="button" className="btn" onClick={() => setIsWriting(true)}>

@@ -3,6 +3,7 @@ import { ChillChart } from '../../instruments/ChillChart';
 import { Hero } from '../../instruments/Hero';
 import type { Batch } from '../../data/batches';
 import { useForecasts, type Foreseen } from '../../workers/useForecasts';
+import { GuideLink } from '../GuideLink';
 import { usePreferences } from '../preferences';
 import { digits, inWords, scaleOf, toShown } from '../quantities';
 import { clockTime, span } from '../times';
@@ -23,6 +24,7 @@ export function ChillPanel({ batch, chill, at }: { batch: Batch; chill: ChillWat
         <h2>Down through the gates</h2>
         <span className="aside">
           {digits(ppm, 0)} ppm ingoing: the gates for meat that is {RULES[rule].name}
+          <GuideLink to="chill-gates" of="Chill gates" />
         </span>
       </div>
       {chill.pieces.map((piece, i) => (

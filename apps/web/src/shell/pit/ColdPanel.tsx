@@ -4,6 +4,7 @@ import { ColdChart } from '../../instruments/ColdChart';
 import { Hero } from '../../instruments/Hero';
 import { usePreferences } from '../preferences';
 import { digits, inWords, scaleOf, toShown } from '../quantities';
+import { GuideLink } from '../GuideLink';
 import { clockTime, span } from '../times';
 import { Alarms } from './Alarms';
 import { useColdLying } from './useColdLying';
@@ -30,6 +31,7 @@ export function ColdPanel({ batch }: { batch: Batch }) {
           <span className="aside">
             {here?.store.name ?? ''}, {HOLDS[here?.hold ?? 'cure']}
             {isSimulated && <span className="simulated">Simulated</span>}
+            <GuideLink to="cold-room" of="In the cold" />
           </span>
         </div>
         <div className="chill-heroes">

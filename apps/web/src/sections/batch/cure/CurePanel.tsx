@@ -6,6 +6,7 @@ import { Hero } from '../../../instruments/Hero';
 import { PullDays, windowWords } from '../../../instruments/PullDays';
 import { SALT_STEPS, SectionPicture } from '../../../instruments/SectionPicture';
 import { Choice } from '../../../shell/Choice';
+import { GuideLink } from '../../../shell/GuideLink';
 import { digits } from '../../../shell/quantities';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
 import { useSection } from '../../../workers/useSection';
@@ -42,7 +43,10 @@ export function CurePanel({ batch, now }: { batch: Batch; now: number }) {
       <section className="panel cure-panel" aria-label="The cure inside the meat">
         <div className="ph">
           <h2>The cure inside the meat</h2>
-          <span className="aside">{stale || progress !== null ? `computing ${digits((progress ?? 0) * 100, 0)} %` : 'modelled, not measured'}</span>
+          <span className="aside">
+            {stale || progress !== null ? `computing ${digits((progress ?? 0) * 100, 0)} %` : 'modelled, not measured'}{' '}
+            <GuideLink to="section" of="The cure inside the meat" />
+          </span>
         </div>
         {state.pieces.length > 1 && (
           <div className="pad">

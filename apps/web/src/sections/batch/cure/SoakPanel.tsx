@@ -5,6 +5,7 @@ import type { Batch } from '../../../data/batches';
 import { useLearnt } from '../../../data/learnt';
 import { Hero } from '../../../instruments/Hero';
 import { NumberField } from '../../../instruments/NumberField';
+import { GuideLink } from '../../../shell/GuideLink';
 import { digits } from '../../../shell/quantities';
 import { clockTime } from '../../../shell/times';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
@@ -56,7 +57,9 @@ export function SoakPanel({
     <section className="panel soak-panel" aria-label="The soak">
       <div className="ph">
         <h2>The soak</h2>
-        <span className="aside">{`${digits(usual.percent, 2)} ± ${digits(usual.spread, 2)} % tastes right here`}</span>
+        <span className="aside">
+          {`${digits(usual.percent, 2)} ± ${digits(usual.spread, 2)} % tastes right here`} <GuideLink to="soak" of="The soak" />
+        </span>
       </div>
       <div className="pad soak-plan">
         <InTheWater batch={batch} course={course} answer={answer} now={now} />
