@@ -1,4 +1,4 @@
-import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, type Product, type School } from '@bunkhouse/core';
+import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, STRONG_SALT, type Product, type School } from '@bunkhouse/core';
 import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
 import { RecipeOfBatch } from './recipeRequest.js';
@@ -154,6 +154,13 @@ export class BatchRequest {
   @IsIn(SCHOOLS, { message: 'Choose how the brine meets the meat.' })
   school: School['kind'];
 
+  /** % of the brine: a strong pickle that is left by the clock; weighed for meat and water when not given */
+  @IsOptional()
+  @Min(STRONG_SALT.min, { message: `Under ${STRONG_SALT.min} % of the brine is no strong pickle: weigh it for meat and water.` })
+  @Max(STRONG_SALT.max, { message: `No more than ${STRONG_SALT.max} % salt dissolves.` })
+  @IsNumber({}, { message: 'How strong is the pickle? A number is missing.' })
+  strongSaltPercent?: number;
+
   /** g; the whole water, or that of the cover brine */
   @Min(100, { message: 'That little water covers nothing.' })
   @Max(500000, { message: 'More than 500 L of water. Look at the unit.' })
@@ -166,7 +173,7 @@ export class BatchRequest {
   @IsNumber({}, { message: 'How much salt? A number is missing.' })
   saltPercent: number;
 
-  /** % of meat + water */
+  /** % of meat + water; of the brine where it is a strong pickle by the clock */
   @Min(0, { message: 'Sugar cannot be less than nothing.' })
   @Max(8, { message: 'Over 8 % sugar burns in the smoke. 0.5 to 2 % is usual.' })
   @IsNumber({}, { message: 'How much sugar? Put 0 for none.' })

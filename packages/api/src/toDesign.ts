@@ -58,7 +58,8 @@ function toSection({ shape, thicknessMm, boneMm = 0, skinOn = false, fatCapMm = 
 
 function toSchool(request: BatchRequest): School {
   const { waterG } = request;
-  if (request.school === 'equilibrium') return { kind: 'equilibrium', waterG };
+  const { strongSaltPercent } = request;
+  if (request.school === 'equilibrium') return { kind: 'equilibrium', waterG, ...(strongSaltPercent === undefined ? {} : { strongSaltPercent }) };
   return {
     kind: 'pumpAndCover',
     waterG,

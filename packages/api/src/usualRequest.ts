@@ -33,6 +33,7 @@ export function requestBy(process: Process, asked: AskedOfBatch): BatchRequest {
     ],
     school,
     waterG: usualWaterG(process, usual.greenG),
+    ...(school === 'equilibrium' && usual.strongSaltPercent !== undefined ? { strongSaltPercent: usual.strongSaltPercent } : {}),
     saltPercent: usual.saltPercent,
     sugarPercent: usual.sugarPercent,
     nitritePpm: usual.nitritePpm ?? RULE_SETS.us.usualTarget,
@@ -54,8 +55,9 @@ export function requestBy(process: Process, asked: AskedOfBatch): BatchRequest {
 /** The request that a design would be asked for with: a batch like another, as a new one. */
 export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Process = processFor(design.product)): BatchRequest {
   const { school, house, cure, coldC, diffusivity } = design;
+  const { strongSaltPercent: _usual, ...like } = requestBy(process, { ...asked, school: school.kind });
   return {
-    ...requestBy(process, { ...asked, school: school.kind }),
+    ...like,
     pieces: design.pieces.map(({ greenG, lengthMm, section }) => ({
       greenG,
       lengthMm,
@@ -78,7 +80,9 @@ export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Pro
     ...(coldC === undefined ? {} : { coldC }),
     ...(diffusivity === undefined ? {} : { diffusivity: { ...diffusivity } }),
     ...(school.kind === 'equilibrium'
-      ? {}
+      ? school.strongSaltPercent === undefined
+        ? {}
+        : { strongSaltPercent: school.strongSaltPercent }
       : {
           pumpPercent: school.pumpPercent,
           repumpPercent: school.repumpPercent,

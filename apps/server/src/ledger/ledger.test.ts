@@ -83,7 +83,9 @@ describe('the Ledger', () => {
     expect(up[1]).toBeCloseTo(b ?? 0, 6);
     expect(up[2]).toBeNull();
     expect((await costs('down'))[0]).toBeCloseTo(b ?? 0, 6);
-    await http().post('/api/lots').send({ ...dear, price: undefined });
+    await http()
+      .post('/api/lots')
+      .send({ ...dear, price: undefined });
     expect((await page('')).rows.find(({ id }) => id === first?.id)?.costPerKg).toBeNull();
   });
 

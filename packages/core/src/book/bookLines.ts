@@ -1,3 +1,4 @@
+import { isByTheClock } from '../process/batchDesign.js';
 import { sum } from '../process/batchFacts.js';
 import { programText } from '../process/cookProgram.js';
 import type { StandingEntry, StepValues } from '../process/logEntry.js';
@@ -62,7 +63,14 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('prep', 'trim', 'Cut away', 'g', null, facts.trimmedOffG > 0 ? facts.trimmedOffG : null),
     line('prep', 'through', 'Thickest', 'mm', null, Math.max(...design.pieces.map(({ section }) => thicknessMm(section)))),
     line('cure', 'school', 'School', null, record.design.school.kind, school.kind),
-    line('cure', 'salt', 'Salt when even', '%', record.design.saltPercent, facts.brines.every(({ weighed }) => weighed) ? figures.salt.value : null),
+    line(
+      'cure',
+      'salt',
+      'Salt when even',
+      '%',
+      isByTheClock(record.design.school) ? null : record.design.saltPercent,
+      facts.brines.every(({ weighed }) => weighed) ? figures.salt.value : null,
+    ),
     line('cure', 'sugar', 'Sugar, of meat and water', '%', record.design.sugarPercent, null),
     line(
       'cure',

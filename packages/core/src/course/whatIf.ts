@@ -41,7 +41,7 @@ export function whatIfs(record: BatchRecord, state: BatchState, now: number): Wh
           changes: { pumpPercent: record.process.usual.pumpPercent || USUAL_PUMP_PERCENT, cureDays: Math.min(cureDays, days.pumpAndCover.usual) },
         }
       : { id: 'pickle', title: `Pickle ${STRONGER.pickle} % stronger`, changes: { pickleSaltPercent: school.pickleSaltPercent + STRONGER.pickle } },
-    ...(school.kind === 'equilibrium'
+    ...(school.kind === 'equilibrium' && school.strongSaltPercent === undefined
       ? [
           {
             id: 'saltier',

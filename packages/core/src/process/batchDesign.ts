@@ -17,7 +17,15 @@ export interface Piece {
 
 /** How the brine meets the meat. Water in g; percents of the pump are of green weight, of the pickle w/w of the brine. */
 export type School =
-  | { kind: 'equilibrium'; waterG: number }
+  | {
+      kind: 'equilibrium';
+      waterG: number;
+      /**
+       * salt of a strong pickle that is left by the clock, % w/w of the brine: far over the limit if left until even, so its nitrite is
+       * aimed at and judged at the pull. Weighed for meat and water when not given
+       */
+      strongSaltPercent?: number;
+    }
   | {
       kind: 'pumpAndCover';
       /** water of the cover brine */
@@ -30,6 +38,15 @@ export type School =
       spacingMm: number;
     };
 
+/** Whether it lies in a strong pickle and is pulled by the clock. */
+export const isByTheClock = (school: School): boolean => school.kind === 'equilibrium' && school.strongSaltPercent !== undefined;
+
+/** Bounds of a strong pickle, % of the brine: under it, it is weighed for meat and water; over it, no more dissolves. */
+export const STRONG_SALT = { min: 6, max: 26, unit: '%' } as const;
+
+/** Where nothing is said of it: some 30° on the salometer [T: 5 to 8 % for a week, 10 to 20 % for short or large cures]. */
+export const USUAL_STRONG_PERCENT = 8;
+
 /** What a cook decides before a batch starts. Everything else follows from this, the process and the log. */
 export interface BatchDesign {
   product: Product;
@@ -37,7 +54,7 @@ export interface BatchDesign {
   school: School;
   /** % of meat + water at the end, the salt in the cure counted */
   saltPercent: number;
-  /** % of meat + water */
+  /** % of meat + water; of the brine where it is a strong pickle by the clock */
   sugarPercent: number;
   /** ingoing nitrite aimed at, ppm */
   nitritePpm: number;
@@ -102,6 +119,8 @@ export function requireDesign(design: BatchDesign): BatchDesign {
     codes.add(piece.code);
   });
   if (!SCHOOLS.includes(design.school.kind)) throw new InputError('school', 'Choose how the brine meets the meat.');
+  if (design.school.kind === 'equilibrium' && design.school.strongSaltPercent !== undefined)
+    requireNumber('strongSaltPercent', design.school.strongSaltPercent, STRONG_SALT);
   requireNumber('cureDays', design.cureDays, { min: 1, max: 60, unit: 'days' });
   if (!Number.isFinite(Date.parse(design.startsAt))) throw new InputError('startsAt', 'The start needs a date and a time.');
   return design;

@@ -1,9 +1,12 @@
 import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
 import { equilibriumBrine } from '../brine/equilibriumBrine.js';
+import { pickle, type NitriteTarget, type Pickle } from '../brine/pickle.js';
 import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
+import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { nitriteLimit } from '../cure/ruleSet.js';
-import type { BatchDesign, Piece } from './batchDesign.js';
+import { uptakeFraction } from '../section/uptake.js';
+import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
 import type { StepValues } from './logEntry.js';
 import { greenAt, type PieceFact } from './pieces.js';
 
@@ -38,6 +41,8 @@ export interface BatchFacts {
   keptGreenG: Record<string, number>;
   /** what was cut away, all of it */
   trimmedOffG: number;
+  /** how long it lies or lay in the brine, h: planned until it is pulled, or longer where it lies longer */
+  lyingH: number;
   greenWeighed: boolean;
   brines: SheetBrine[];
   /** by piece code, in order of time */
@@ -67,6 +72,8 @@ export type StepRecords = ReadonlyMap<string, StepValues>;
 interface Happened {
   facts: readonly PieceFact[];
   untilMs: number;
+  /** see `lyingH` of the facts; as planned when not given */
+  lyingH?: number;
 }
 const NOTHING: Happened = { facts: [], untilMs: Infinity };
 
@@ -92,6 +99,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     greenG,
     keptGreenG,
     trimmedOffG: happened.facts.reduce((g, { event }) => g + ('offG' in event ? (event.offG ?? 0) : 0), 0),
+    lyingH: happened.lyingH ?? design.cureDays * 24,
     greenWeighed: records.has('weigh'),
     brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records)),
     pumpings,
@@ -109,6 +117,10 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
  */
 export function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
   const { school, saltPercent, sugarPercent, nitritePpm, cure } = design;
+  if (school.kind === 'equilibrium' && school.strongSaltPercent !== undefined) {
+    const brine = strongPickle(design, greenG, school.waterG, school.strongSaltPercent);
+    return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
+  }
   if (school.kind === 'equilibrium') {
     const brine = equilibriumBrine({ meatG: greenG, waterG: school.waterG, saltPercent, sugarPercent, nitritePpm, cure });
     return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
@@ -129,6 +141,25 @@ export function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
   ];
 }
 
+/**
+ * A strong pickle to be left in time. What 10 % pick-up would allow is far more than a piece takes up in days, so the dose is the one at
+ * which the model's figure of the piece that takes up fastest comes to the target at the pull as planned, and never more than pick-up allows.
+ */
+function strongPickle(
+  { pieces, cureDays, nitritePpm: ppm, sugarPercent, cure }: BatchDesign,
+  meatG: number,
+  waterG: number,
+  saltPercentOfBrine: number,
+): Pickle {
+  const of = (target: NitriteTarget) => pickle({ waterG, saltPercentOfBrine, sugarPercentOfBrine: sugarPercent, cure, target });
+  const taken = 100 * Math.max(...pieces.map(({ section }) => uptakeFraction(section, cureDays * 24)));
+  const byPickUp = of({ ppm, basis: 'pickUp' });
+  const endless = of({ ppm, basis: 'pickUp', pickUpPercent: Math.max(USUAL_PICK_UP_PERCENT, taken) });
+  const even = of({ ppm, basis: 'equilibrium', meatG });
+  const byModel = endless.cureG > even.cureG ? endless : even;
+  return byModel.cureG < byPickUp.cureG ? byModel : byPickUp;
+}
+
 const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ saltG, sugarG, cureG });
 
 /**
@@ -138,7 +169,7 @@ const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ salt
  */
 function weighable(brine: SheetBrine, design: BatchDesign, meatG: number): SheetBrine {
   const step = design.cureScaleStepG;
-  if (brine.cureG < step) return brine;
+  if (brine.cureG < step || isByTheClock(design.school)) return brine;
   const skinOn = design.pieces.some(({ section }) => section.closedSide !== undefined);
   const limit = nitriteLimit(rulesOf(design.ruleSet, design.house), design.product, 'immersion', skinOn);
   const shareOf = brine.id === 'brine' ? brine.brineG + meatG : brine.brineG;

@@ -1,7 +1,9 @@
 import { worstFirst, type Finding } from '../cure/finding.js';
 import { mixFindings } from '../cure/mixFindings.js';
 import type { NitriteJudgement } from '../cure/judgeNitrite.js';
-import { PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
+import { nitriteFraction } from '../ingredients/cureMix.js';
+import { lastDayUnder } from '../recipe/recipeFindings.js';
+import { isByTheClock, PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
 import { slowSmokeFault } from './cookProgram.js';
@@ -79,6 +81,14 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
       message: `The needle put in only ${shown(lowestPumped)} ppm${pieceOf(lowestPumped)}, under the floor of ${judgement.floor} ppm. Pump again: the middle has only that until the cover reaches it.`,
     });
   }
+  const even = nitrite.others.find(({ id }) => id === 'nitrite-even');
+  if (isByTheClock(design.school) && even !== undefined && even.value > judgement.limit && Object.keys(facts.pulledG).length === 0) {
+    found.push({
+      level: 'warn',
+      code: 'by-the-clock',
+      message: `Right only if it is pulled in time: left until even it would come to ${shown(even)} ppm, over the limit of ${judgement.limit}.${outBy(design, facts, judgement.limit)}`,
+    });
+  }
   if (judgement.verdict === 'ok' && applies.high > judgement.limit) {
     found.push({
       level: 'warn',
@@ -96,6 +106,15 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
   return found;
 }
 
+/** The last day in the brine by the model, of the piece that takes up fastest. */
+function outBy(design: BatchDesign, { brines }: BatchFacts, limit: number): string {
+  const brine = brines.find(({ id }) => id === 'brine');
+  if (brine === undefined || brine.brineG <= 0) return '';
+  const endless = ((brine.cureG * nitriteFraction(design.cure)) / brine.brineG) * 1e6;
+  const days = design.pieces.flatMap(({ section }) => lastDayUnder(section, endless, limit) ?? []);
+  return days.length === 0 ? '' : ` By the model it must be out by day ${Math.min(...days).toFixed(1)}.`;
+}
+
 /** The sheet keeps so many steps of the cure's scale under the limit at the most: one for rounding, one for the other lines. */
 const NEAR_STEPS = 2;
 
@@ -107,6 +126,10 @@ function stepPpm(design: BatchDesign, facts: BatchFacts, applies: Figure): numbe
 
 /** What would be right: cure to weigh while nothing is mixed or pumped, else what to do with the meat. */
 function remedy(design: BatchDesign, facts: BatchFacts, target: number, applies: Figure): string {
+  if (applies.id === 'nitrite-at-pull' && facts.lyingH > design.cureDays * 24)
+    return Object.keys(facts.pulledG).length > 0
+      ? 'It lay too long for this brine: by the model the meat must not be eaten. Throw the batch away.'
+      : 'It has lain too long for this brine: pull it now. By the model the meat must not be eaten.';
   if (Object.keys(facts.pulledG).length > 0) return 'If the weights are right, the meat must not be eaten: throw the batch away.';
   const pumped = Object.values(facts.pumpings).some((pumpings) => pumpings.length > 0);
   if (pumped && applies.id === 'nitrite-pumped') return 'Drain the piece, weigh it again and correct the weight. If it stays over, the meat must not be used.';

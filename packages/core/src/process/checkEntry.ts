@@ -1,6 +1,6 @@
 import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
-import type { BatchDesign, Piece } from './batchDesign.js';
+import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
 import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
 import { closesStep, failedGates, inputNames } from './gates.js';
@@ -247,6 +247,8 @@ function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draf
   const over = after.findings.find((finding) => finding.code === 'nitrite-over');
   if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
   if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
+  // What lies too long must come out, whatever becomes of it.
+  if (spec.id === 'pull' && isByTheClock(state.design.school)) return [];
   if (pumps) return hasReason(draft.reason) ? [] : [{ field: 'reason', message: `${over.message} Write what was done.` }];
   return [{ field: 'entry', message: over.message }];
 }

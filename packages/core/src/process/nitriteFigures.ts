@@ -4,7 +4,8 @@ import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type NitriteInBrine } from '../cure/nitriteFigure.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import { exactly, minus, over, plus, scaled, times, weighed, type Measured } from '../units/measured.js';
-import type { BatchDesign } from './batchDesign.js';
+import { atPull } from '../recipe/nitriteOfRecipe.js';
+import { isByTheClock, type BatchDesign } from './batchDesign.js';
 import { inBrine, sum, type BatchFacts, type BrineId, type SheetBrine } from './batchFacts.js';
 import { inWorking } from '../units/figure.js';
 
@@ -13,7 +14,39 @@ const ROUNDING_PPM = 1e-6;
 
 /** Which figure is judged, and what bounds it (handbook part 7). */
 export function nitriteFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
+  if (isByTheClock(design.school)) return clockFigures(design, facts);
   return design.school.kind === 'equilibrium' ? equilibriumFigures(design, facts) : pumpAndCoverFigures(design, facts, design.school);
+}
+
+/** Pulled by the clock: the pick-up, or the most that the model says has gone in by then, whichever is more; if left until even beside it. */
+function clockFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
+  const brine = brineDoubt(design, facts, 'brine');
+  const meat = meatDoubt(design, facts);
+  const even = evenFigure(brine.nitrite, plus(meat, brine.brine));
+  const pickUp = pickUpPercent(facts);
+  const byPickUp = pickUpFigure(
+    brine,
+    pickUp.percent,
+    pickUp.weighed
+      ? `By the pick-up method, ${inWorking(Number(pickUp.percent.toFixed(1)))} % weighed`
+      : `By the pick-up method, ${USUAL_PICK_UP_PERCENT} % taken`,
+  );
+  const pieces = inBrine(design.pieces, facts);
+  const atPulls = (pieces.length > 0 ? pieces : design.pieces).map(({ section }) =>
+    atPull(section, facts.lyingH, { nitrite: brine.nitrite, all: brine.brine }, meat),
+  );
+  const model = atPulls.reduce((a, b) => (b.value > a.value ? b : a));
+  const modelDecides = model.value > byPickUp.value;
+  const applies = modelDecides ? model : byPickUp;
+  return {
+    applies,
+    judgement: judged(design, applies.value, 'immersion'),
+    because: modelDecides
+      ? 'It is pulled by the clock. By the model it takes up more than what inspectors count as pick-up, so the model’s figure is judged.'
+      : 'It is pulled by the clock, long before it is even, so only the brine that it picks up is counted.',
+    others: [modelDecides ? byPickUp : model, even],
+    lowestPumped: null,
+  };
 }
 
 function equilibriumFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {

@@ -42,6 +42,8 @@ export interface Process {
     packedShare?: { low: number; high: number };
     /** these three are not known of batches that are older than them */
     nitritePpm?: number;
+    /** salt of a strong pickle by the clock, % of the brine */
+    strongSaltPercent?: number;
     cure?: CureMix;
     spices?: Spice[];
   };

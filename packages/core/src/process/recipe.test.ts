@@ -27,7 +27,9 @@ describe('the starter recipes', () => {
     // Where floor and limit are one, the sheet goes down to the step of the scale: by 0.1 g of some 5 g at the most.
     if (of.product !== 'belly-bacon') expect(state.figures.nitrite.applies.value).toBeCloseTo(of.nitritePpm, 6);
     else expect(state.figures.nitrite.applies.value / of.nitritePpm).toBeCloseTo(0.99, 2);
-    expect(state.figures.salt.value).toBeCloseTo(of.saltPercent, 2);
+    // A strong pickle is left in time: even, it would be saltier than what is wanted.
+    if (of.strongSaltPercent === undefined) expect(state.figures.salt.value).toBeCloseTo(of.saltPercent, 2);
+    else expect(state.figures.salt.value).toBeGreaterThan(of.saltPercent);
     expect(state.next?.spec.id).toBe('weigh');
     expect(state.steps.at(-1)?.spec.id).toBe('pack');
     // Every step but the first follows one that is there.

@@ -4,6 +4,7 @@ import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
 import { requireNumber, type NumberRule } from '../units/require.js';
 import { requireProgram, type CookProgram } from './cookProgram.js';
+import { STRONG_SALT } from './batchDesign.js';
 import type { CureDays, Process, Spice } from './process.js';
 import { STATIONS, type Station } from './station.js';
 import { SCHOOLS, type SchoolKind, type StepTemplate } from './step.js';
@@ -36,6 +37,8 @@ export interface Recipe {
   sugarPercent: number;
   /** ingoing, ppm; 0 for salted meat without a cure */
   nitritePpm: number;
+  /** salt of a strong pickle that is left by the clock, % of the brine; weighed for meat and water when not given */
+  strongSaltPercent?: number;
   cure: CureMix;
   /** water to cover, as a share of the meat */
   waterPerMeat: number;
@@ -98,6 +101,7 @@ export function processOf(recipe: Recipe): Process {
       repumpPercent: usual.repumpPercent,
       pickleSaltPercent: usual.pickleSaltPercent,
       nitritePpm: usual.nitritePpm,
+      ...(usual.strongSaltPercent === undefined ? {} : { strongSaltPercent: usual.strongSaltPercent }),
       cure: usual.cure,
       spices: usual.spices,
       packedShare: { low: usual.packedPercent.low / 100, high: usual.packedPercent.high / 100 },
@@ -188,6 +192,7 @@ export function requireRecipe(given: unknown): Recipe {
     product: recipe.product as Product,
     prefix,
     school: recipe.school as SchoolKind,
+    ...requireStrength(recipe.school as SchoolKind, recipe.strongSaltPercent),
     piece: requirePiece(recipe.piece),
     trim: text('trim', recipe.trim, 400),
     cure: requireCure(recipe.cure, numbers.nitritePpm),
@@ -204,6 +209,13 @@ export function requireRecipe(given: unknown): Recipe {
     }),
     note: recipe.note === undefined || recipe.note === '' ? '' : text('note', recipe.note, 2000),
   };
+}
+
+function requireStrength(school: SchoolKind, given: unknown): { strongSaltPercent?: number } {
+  if (given === undefined) return {};
+  if (school !== 'equilibrium')
+    throw new InputError('strongSaltPercent', 'A strong pickle by the clock is not pumped: its strength stands for the cover that it lies in.');
+  return { strongSaltPercent: named('strongSaltPercent', 'Strong pickle, salt', given, STRONG_SALT) };
 }
 
 function requireDays(field: string, given: unknown): CureDays {

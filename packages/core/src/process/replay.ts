@@ -105,6 +105,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
     facts: happened,
     // What happens to a piece before it lies in the brine changes what the brine is for.
     untilMs: metAt === undefined ? Infinity : Date.parse(metAt.at),
+    lyingH: lyingH(design.cureDays, closings, end === undefined ? now : Date.parse(end.at)),
   });
   const figures = batchFigures(design, facts);
   const startsAt = Date.parse(design.startsAt);
@@ -135,7 +136,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const last = steps.at(-1)?.closing;
   const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
   const here = { design, pieceFacts: happened, firstGreenG: facts.firstGreenG };
-  const cooling = coolingStates(specs, standing, figures.nitrite.applies.value >= CURED_PPM);
+  const cooling = coolingStates(specs, standing, leastPpm(figures.nitrite) >= CURED_PPM);
   return {
     design,
     steps,
@@ -152,6 +153,21 @@ export function replay(record: BatchRecord, now: number): BatchState {
     findings: batchFindings(design, process, facts, figures, standing),
     cooling,
   };
+}
+
+/** How long it lay in the brine by the log, or will have by the plan; longer where the pull is late. */
+function lyingH(cureDays: number, closings: ReadonlyMap<string, StandingEntry>, now: number): number {
+  const [from, pull] = [closings.get('meat-in'), closings.get('pull')];
+  if (from === undefined) return cureDays * 24;
+  const lain = (Date.parse(pull?.at ?? new Date(now).toISOString()) - Date.parse(from.at)) / HOUR_MS;
+  return pull === undefined ? Math.max(cureDays * 24, lain) : Math.max(0, lain);
+}
+
+/** What surely went in: where the most that the model allows is judged, the pick-up. The longer chill gates go by it. */
+function leastPpm({ applies, others }: BatchFigures['nitrite']): number {
+  return applies.id === 'nitrite-at-pull'
+    ? Math.min(applies.value, ...others.filter(({ id }) => id === 'nitrite-pick-up').map(({ value }) => value))
+    : applies.value;
 }
 
 /** The entry that closes each step. A step left out takes those that go with it along. */

@@ -276,6 +276,21 @@ export const STARTER_RECIPES: readonly StarterRecipe[] = [
     },
   },
   {
+    id: 'canadian-bacon-clock',
+    recipe: {
+      ...CANADIAN_BACON,
+      name: 'Canadian bacon, strong pickle by the clock',
+      prefix: 'CK',
+      strongSaltPercent: 6.5,
+      nitritePpm: 140,
+      sugarPercent: 3,
+      waterPerMeat: 1.2,
+      cureDays: { ...CANADIAN_BACON.cureDays, equilibrium: { shortest: 3, usual: 4, longest: 6 } },
+      soakH: 2.5,
+      note: 'The old way. Right only if it is pulled on its day: the pickle goes on giving salt and nitrite for weeks. The middle has less than the rim when it is pulled; a day in the cold afterwards helps.',
+    },
+  },
+  {
     id: 'pastrami-round',
     recipe: {
       ...PASTRAMI,

@@ -16,7 +16,7 @@ export function designOf(process: Process, startsAt: string, schoolKind?: School
   const waterG = usualWaterG(process, usual.greenG);
   const school: School =
     kind === 'equilibrium'
-      ? { kind, waterG }
+      ? { kind, waterG, ...(usual.strongSaltPercent === undefined ? {} : { strongSaltPercent: usual.strongSaltPercent }) }
       : {
           kind,
           waterG,

@@ -100,7 +100,7 @@ export function figuresOf(p: AuditParams, brine: Bucket, whole: Whole, meat: Mea
  * The most that a piece can have taken from the cover at the pull, by the model: brine at its first strength all the time, and
  * never more than the even figure [M].
  */
-function atPull(section: Section, hours: number, whole: Whole, meat: Measured): Figure {
+export function atPull(section: Section, hours: number, whole: Pick<Whole, 'nitrite' | 'all'>, meat: Measured): Figure {
   const share = uptakeFraction(section, hours);
   const fromEndless = scaled(over(whole.nitrite, whole.all), share * 1e6);
   const even = scaled(over(whole.nitrite, plus(meat, whole.all)), 1e6);

@@ -3,6 +3,7 @@ import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import { mixFindings } from '../cure/mixFindings.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import type { CureMix } from '../ingredients/cureMix.js';
+import type { Section } from '../section/section.js';
 import { uptakeFraction } from '../section/uptake.js';
 import { unitKind } from '../units/convert.js';
 import { inWorking, type Figure } from '../units/figure.js';
@@ -178,7 +179,11 @@ function outBy(c: Case, limit: number): string {
 /** The day on which the model's upper bound passes the limit, or null where it never does within 60 days. */
 function lastDay(section: NonNullable<AuditParams['section']>, c: Case, limit: number): number | null {
   const whole = c.cover ?? c.brine;
-  const endless = (whole.nitrite.value / whole.all.value) * 1e6;
+  return lastDayUnder(section, (whole.nitrite.value / whole.all.value) * 1e6, limit);
+}
+
+/** The last day, to a tenth, at which a piece in an endless brine of so many ppm is not over a limit by the model; null where it never is within sixty. */
+export function lastDayUnder(section: Section, endless: number, limit: number): number | null {
   const over = (days: number) => endless * uptakeFraction(section, days * 24) > limit;
   if (!over(60)) return null;
   let low = 0;

@@ -1,4 +1,4 @@
-import { STATION_NAMES, type Process, type StepState } from '@bunkhouse/core';
+import { isByTheClock, STATION_NAMES, type Process, type StepState } from '@bunkhouse/core';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useBatch, type Batch } from '../../data/batches';
@@ -155,7 +155,11 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
         <h1 className="title">{record.code}</h1>
         <p>
           <RecipeOf process={record.process} />, {tagWeight(green, preferences)} green,{' '}
-          {state.design.school.kind === 'equilibrium' ? 'by equilibrium' : 'pumped and covered'}
+          {isByTheClock(state.design.school)
+            ? 'strong pickle, by the clock'
+            : state.design.school.kind === 'equilibrium'
+              ? 'by equilibrium'
+              : 'pumped and covered'}
         </p>
       </div>
       {state.station !== null && PIT_STATIONS.includes(state.station) && (

@@ -44,6 +44,16 @@ describe('starting a batch from a sheet', () => {
     ]);
   });
 
+  test('a strong pickle by the clock is mixed to the same grams, judged at the pull', () => {
+    const sheet: BenchSheet = { ...usualSheet('canadian-bacon'), school: 'clock', salometer: 34, days: 4, waterG: 3000, greenG: 2600 };
+    const { brines, nitrite } = mixed(sheet);
+    const grams = recipeOf(sheet).lines.map((line) => line.amount);
+    const { waterG, saltG, sugarG, cureG } = brines[0]?.brine ?? { waterG: 0, saltG: 0, sugarG: 0, cureG: 0 };
+    expect([waterG, saltG, sugarG, cureG].map((g) => g.toFixed(1))).toEqual(grams.map((g) => g.toFixed(1)));
+    expect(nitrite.judgement.verdict).toBe('ok');
+    expect(nitrite.applies.id).toMatch(/at-pull|pick-up/);
+  });
+
   test('a curing salt keeps its label', () => {
     const sheet: BenchSheet = { ...usualSheet('pastrami'), school: 'lowStrength', cure: CURING_SALT_06 };
     const [brine] = mixed(sheet).brines;
@@ -75,7 +85,6 @@ describe('starting a batch from a sheet', () => {
     expect(reasonOf({ ...sheet, door: 'have', text: '' })).toMatch(/no recipe/);
     expect(reasonOf({ ...sheet, door: 'have', text: '4 kg water, 300 g salt, 60 g cure #1' })).toMatch(/dose right/);
     expect(reasonOf({ ...sheet, school: 'saltOnly' })).toMatch(/no cure/);
-    expect(reasonOf({ ...sheet, school: 'clock' })).toMatch(/left until even/);
     expect(reasonOf({ ...usualSheet('pastrami'), school: 'readyMix', cure: READY_MIX })).toMatch(/dosed by its label/);
     expect(reasonOf({ ...usualSheet('pastrami'), pieces: 13 })).toMatch(/12 pieces/);
     expect(reasonOf({ ...usualSheet('pastrami'), door: 'have', use: 'even', text: '4 kg water, 190 g salt, 10 g cure #1, 90 g curing salt 0.6 %' })).toMatch(

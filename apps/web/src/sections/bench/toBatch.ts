@@ -1,5 +1,5 @@
 import { usualRequest, type BatchRequest } from '@bunkhouse/api';
-import { CURE_1, cureMixOf, type BenchSheet, type CureMix, type Worked, type WorkedRecipe } from '@bunkhouse/core';
+import { CURE_1, cureMixOf, salometerToSaltPercent, type BenchSheet, type CureMix, type Worked, type WorkedRecipe } from '@bunkhouse/core';
 
 /** A batch that can be started from a sheet, or why there is none. */
 export type ToBatch = { request: BatchRequest } | { reason: string };
@@ -43,6 +43,9 @@ export function toBatch(sheet: BenchSheet, worked: Worked, asked: { id: string; 
   };
 }
 
+/** What most like in the meat; the sheet of a strong pickle does not ask. */
+const WANTED_SALT_PERCENT = 2.3;
+
 const round = (value: number, places: number): number => Number(value.toFixed(places));
 
 /** The school with its numbers, or null for a way that a batch cannot go. */
@@ -63,6 +66,16 @@ function schoolOf(
       pickleSaltPercent: sheet.pickleSaltPercent,
       syringeML: sheet.syringeML,
       spacingMm: sheet.spacingMm,
+    };
+  }
+  if (sheet.door === 'want' && sheet.school === 'clock') {
+    return {
+      school: 'equilibrium',
+      strongSaltPercent: round(salometerToSaltPercent(sheet.salometer), 4),
+      waterG: sheet.waterG,
+      saltPercent: WANTED_SALT_PERCENT,
+      sugarPercent: sheet.sugarPercent,
+      nitritePpm: sheet.aimPpm,
     };
   }
   const wet = audit.brine.waterG > 0;

@@ -1,5 +1,5 @@
 import { BATCH_RULE_SETS, requestRules, type BatchRequest } from '@bunkhouse/api';
-import { CURE_1, NO_CURE, PUMP_ABOVE_MM, RULE_SETS, usualWaterG, type Process, type School } from '@bunkhouse/core';
+import { CURE_1, NO_CURE, PUMP_ABOVE_MM, RULE_SETS, USUAL_STRONG_PERCENT, usualWaterG, type Process, type School } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { Choice } from '../../shell/Choice';
@@ -9,6 +9,9 @@ import { HouseScales } from '../../shell/HouseScales';
 import { FormNumber } from './FormNumber';
 import { useProcess } from './useProcess';
 
+/** A strong pickle is a cure that lies, but not until it is even. */
+type Way = School['kind'] | 'clock';
+
 /** How the brine meets the meat, how strong, and whose rules hold. */
 export function CurePanel() {
   const { control, setValue } = useFormContext<BatchRequest>();
@@ -16,9 +19,13 @@ export function CurePanel() {
   const [asked, ppm, product, recipe] = useWatch({ control, name: ['cure', 'nitritePpm', 'product', 'recipe'] });
   const cure = ppm === 0 ? NO_CURE : (asked ?? CURE_1);
   const process = useProcess({ product, recipe });
-  const chooseSchool = (chosen: School['kind']) => {
-    setValue('school', chosen, { shouldValidate: true });
-    setValue('cureDays', process.cureDays[chosen].usual, { shouldValidate: true });
+  const strong = useWatch({ control, name: 'strongSaltPercent' });
+  const way: Way = school === 'equilibrium' && strong !== undefined ? 'clock' : school;
+  const chooseSchool = (chosen: Way) => {
+    const kind = chosen === 'clock' ? 'equilibrium' : chosen;
+    setValue('school', kind, { shouldValidate: true });
+    setValue('strongSaltPercent', chosen === 'clock' ? (process.usual.strongSaltPercent ?? USUAL_STRONG_PERCENT) : undefined, { shouldValidate: true });
+    setValue('cureDays', process.cureDays[kind].usual, { shouldValidate: true });
   };
   return (
     <section className="panel">
@@ -29,20 +36,23 @@ export function CurePanel() {
       <div className="pad">
         <Choice
           label="How the brine meets the meat"
-          value={school}
-          options={{ pumpAndCover: 'Pump and cover', equilibrium: 'Equilibrium, by weight' }}
+          value={way}
+          options={{ pumpAndCover: 'Pump and cover', equilibrium: 'Equilibrium, by weight', clock: 'Strong pickle, by the clock' }}
           onChange={chooseSchool}
         />
         <p className="note">
-          {school === 'equilibrium'
-            ? `It lies until even: cannot become too salty, but slow above ${PUMP_ABOVE_MM} mm.`
-            : 'A strong pickle by the needle, a mild cover that holds it: quick, and sure beside the bone.'}
+          {way === 'clock'
+            ? 'Quick to mix, but right only if it is pulled on its day: left longer it goes on taking salt and nitrite.'
+            : way === 'equilibrium'
+              ? `It lies until even: cannot become too salty, but slow above ${PUMP_ABOVE_MM} mm.`
+              : 'A strong pickle by the needle, a mild cover that holds it: quick, and sure beside the bone.'}
         </p>
         <WaterAndDays label={school === 'equilibrium' ? 'Water' : 'Water for the cover'} />
         <div className="pair">
-          <FormNumber name="saltPercent" label="Salt, of meat and water" sign="%" />
-          <FormNumber name="sugarPercent" label="Sugar, of meat and water" sign="%" />
+          <FormNumber name="saltPercent" label={way === 'clock' ? 'Salt wanted in the meat' : 'Salt, of meat and water'} sign="%" />
+          <FormNumber name="sugarPercent" label={way === 'clock' ? 'Sugar, of the brine' : 'Sugar, of meat and water'} sign="%" />
         </div>
+        {way === 'clock' && <FormNumber name="strongSaltPercent" label="Salt, of the brine" sign="%" decimals={1} />}
         {school === 'pumpAndCover' && (
           <>
             <div className="pair">

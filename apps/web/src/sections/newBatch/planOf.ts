@@ -1,5 +1,5 @@
 import { toDesign, type BatchRequest } from '@bunkhouse/api';
-import { InputError, planBatch, processFor, type BatchState, type Finding, type Process } from '@bunkhouse/core';
+import { InputError, planBatch, processFor, USUAL_STRONG_PERCENT, type BatchState, type Finding, type Process } from '@bunkhouse/core';
 
 /** What a form comes to: a plan, or why there is none. */
 export type Plan = { state: BatchState } | { fault: InputError } | { incomplete: true };
@@ -32,6 +32,7 @@ function isComplete({ pieces, startsAt, school, ...rest }: BatchRequest): boolea
     rest.cureScaleStepG,
     ...pieces.flatMap((piece) => [piece.greenG, piece.thicknessMm, piece.lengthMm, piece.boneMm ?? 0, piece.fatCapMm ?? 0]),
     rest.coldC ?? 0,
+    rest.strongSaltPercent ?? USUAL_STRONG_PERCENT,
     ...(rest.ruleSet === 'house' ? [rest.houseLimit, rest.houseFloor] : []),
     ...(rest.cure === undefined || rest.nitritePpm === 0 ? [] : [rest.cure.nitritePercent, rest.cure.nitratePercent, rest.cure.saltPercent]),
     ...(school === 'pumpAndCover' ? [rest.pumpPercent, rest.repumpPercent, rest.pickleSaltPercent, rest.syringeML, rest.spacingMm] : []),

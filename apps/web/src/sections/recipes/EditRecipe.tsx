@@ -15,6 +15,7 @@ import {
   type RecipeNumber,
   type SchoolKind,
   type Section,
+  USUAL_STRONG_PERCENT,
 } from '@bunkhouse/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -162,10 +163,27 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
         <Part title="The cure">
           <Choice
             label="How the brine meets the meat"
-            value={draft.school}
-            options={Object.fromEntries(SCHOOLS.map((school) => [school, SCHOOL_WORDS[school][0]])) as Record<SchoolKind, string>}
-            onChange={(school) => change({ school })}
+            value={draft.strongSaltPercent === undefined ? draft.school : 'clock'}
+            options={{ equilibrium: SCHOOL_WORDS.equilibrium[0], pumpAndCover: SCHOOL_WORDS.pumpAndCover[0], clock: SCHOOL_WORDS.clock[0] }}
+            onChange={(school) =>
+              change(
+                school === 'clock'
+                  ? { school: 'equilibrium', strongSaltPercent: draft.strongSaltPercent ?? USUAL_STRONG_PERCENT }
+                  : { school, strongSaltPercent: undefined },
+              )
+            }
           />
+          {draft.strongSaltPercent !== undefined && (
+            <NumberField
+              label="Strong pickle, salt of the brine"
+              sign="%"
+              decimals={1}
+              value={draft.strongSaltPercent}
+              error={at('strongSaltPercent')}
+              hint="sugar is then of the brine, too; salt is what the meat should have at the pull"
+              onChange={(strongSaltPercent) => change({ strongSaltPercent: strongSaltPercent ?? Number.NaN })}
+            />
+          )}
           <label className="field">
             <span className="label">Cure, by its label</span>
             <select

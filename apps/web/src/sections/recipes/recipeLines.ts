@@ -22,7 +22,10 @@ export function recipeLines(recipe: Recipe, shown: Preferences): RecipeLine[] {
     line('prefix', 'Batch codes begin', recipe.prefix),
     line('piece', 'A piece', `${inWords(piece.greenG, 'mass', shown)}, ${inWords(thicknessMm(piece.section), 'length', shown)} through`),
     line('trim', 'Trim', recipe.trim),
-    line('school', 'School', SCHOOL_WORDS[recipe.school][0]),
+    line('school', 'School', SCHOOL_WORDS[recipe.strongSaltPercent === undefined ? recipe.school : 'clock'][0]),
+    ...(recipe.strongSaltPercent === undefined
+      ? []
+      : [line('strongSaltPercent', 'Strong pickle, salt of the brine', `${digits(recipe.strongSaltPercent, 1)} %`)]),
     line('cure', 'Cure', recipe.nitritePpm === 0 ? 'none' : `${cure.name}, ${cure.nitritePercent} % nitrite`),
     ...(Object.keys(RECIPE_NUMBERS) as RecipeNumber[]).map((name) => line(name, RECIPE_NUMBER_NAMES[name], numberText(name, recipe[name], shown))),
     ...recipe.spices.map(({ name, gPerKg }) => line(`spice ${name}`, name, `${digits(gPerKg, 1)} g for each kg of meat`)),
