@@ -89,6 +89,14 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
       message: `Right only if it is pulled in time: left until even it would come to ${shown(even)} ppm, over the limit of ${judgement.limit}.${outBy(design, facts, judgement.limit)}`,
     });
   }
+  const pickUp = nitrite.others.find(({ id }) => id === 'nitrite-pick-up');
+  if (applies.id === 'nitrite-at-pull' && judgement.verdict === 'ok' && pickUp !== undefined && pickUp.value < judgement.floor) {
+    found.push({
+      level: 'note',
+      code: 'pick-up-under',
+      message: `By the pick-up method alone it is ${shown(pickUp)} ppm, under the floor of ${judgement.floor}: an inspector may count it so, and the shorter chill gates hold.`,
+    });
+  }
   if (judgement.verdict === 'ok' && applies.high > judgement.limit) {
     found.push({
       level: 'warn',
@@ -161,7 +169,9 @@ function cureFindings(design: BatchDesign, process: Process, facts: BatchFacts):
     found.push({
       level,
       code: 'thick-unpumped',
-      message: `At ${Math.round(thick)} mm the middle cures slowly and may take on colour before it is even. Give it ${days.usual} days and more, or pump it.`,
+      message: isByTheClock(design.school)
+        ? `At ${Math.round(thick)} mm the middle has little when it is pulled by the clock. Let it even out in the cold afterwards, or pump it.`
+        : `At ${Math.round(thick)} mm the middle cures slowly and may take on colour before it is even. Give it ${days.usual} days and more, or pump it.`,
     });
   }
   if (design.cureDays < days.shortest) {

@@ -22,7 +22,7 @@ export function Guide() {
   const says = (...texts: string[]) => words.every((word) => texts.join(' ').toLowerCase().includes(word));
   const cautions = GUIDE.cautions.filter((caution) => says(caution));
   const schools = Object.values(SCHOOL_WORDS).filter((own) => says(...own));
-  const questions = QUESTIONS_OF_THE_TRADE.filter((own) => says(...Object.values(own)));
+  const questions = QUESTIONS_OF_THE_TRADE.filter((own) => says(own.asks, own.answers, own.ours, own.where));
   const terms = GUIDE.terms.filter((own) => says(...own));
   const numbers = NUMBERS.filter(({ title, says: text, source }) => says(title, ...text, source));
   const rules = Object.values(RULE_SETS).filter(({ name, source }) => says('rules nitrite limit floor', name, source));

@@ -13,7 +13,6 @@ import {
   thicknessMm,
   type Recipe,
   type RecipeNumber,
-  type SchoolKind,
   type Section,
   USUAL_STRONG_PERCENT,
 } from '@bunkhouse/core';
