@@ -4,7 +4,7 @@ import { get } from 'node:http';
 import { join } from 'node:path';
 import { dataFolder, ROOT } from './places.mjs';
 import { portIsFree, startPostgres, startServer } from './postgres.mjs';
-import { build, setUpPackages, setUpPostgres } from './setUp.mjs';
+import { build, postgresPrograms, setUpPackages, setUpPostgres } from './setUp.mjs';
 import { giveUp, Plain, step } from './steps.mjs';
 
 const port = Number(process.env.BUNKHOUSE_PORT || 4180);
@@ -32,9 +32,10 @@ try {
   if (own) await setUpPostgres();
   await build();
   const databaseUrl = own ? await openOwnDatabase() : process.env.DATABASE_URL;
+  await keepBeforeMigrations(databaseUrl);
   let server;
   await step('Opening the house', async () => {
-    server = await startServer(ROOT, { DATABASE_URL: databaseUrl, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: demo });
+    server = await startServer(ROOT, { DATABASE_URL: databaseUrl, BUNKHOUSE_PG_BIN: postgresPrograms() ?? '', BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: demo });
   });
   stops.push(() => ended(server.child));
   server.child.on('exit', () => stop(1));
@@ -45,6 +46,18 @@ try {
 } catch (error) {
   await Promise.all(stops.map((work) => work()));
   giveUp(error);
+}
+
+/** A house of an older version is kept as it is before its tables are changed. */
+async function keepBeforeMigrations(url) {
+  const { pendingMigrations } = await import('./pending.mjs');
+  const pending = await pendingMigrations(url);
+  if (pending === 0) return;
+  const { backUp } = await import('./dump.mjs');
+  const folder = join(dataFolder(), 'backups');
+  mkdirSync(folder, { recursive: true });
+  const file = join(folder, `before-migration-${new Date().toISOString().replace(/[-:.]/g, '').slice(0, 15)}.dump`);
+  await step(`Keeping the house as it is in ${file}`, () => `${(backUp(url, file) / 1e6).toFixed(1)} MB`);
 }
 
 async function askForPort() {

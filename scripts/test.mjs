@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from './places.mjs';
 import { freePort, startPostgres, startServer } from './postgres.mjs';
-import { build, setUpChromium, setUpPackages, setUpPoppler, setUpPostgres } from './setUp.mjs';
+import { build, postgresPrograms, setUpChromium, setUpPackages, setUpPoppler, setUpPostgres } from './setUp.mjs';
 import { giveUp, step } from './steps.mjs';
 
 const unitOnly = process.argv.includes('--unit');
@@ -52,10 +52,13 @@ async function browserTests() {
   const port = await freePort();
   let server;
   await step('Opening the made-up house for the browser', async () => {
-    server = await startServer(ROOT, { DATABASE_URL: database.url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '1' });
+    server = await startServer(ROOT, { DATABASE_URL: database.url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '1', BUNKHOUSE_PG_BIN: postgresPrograms() });
   });
   const file = join(results, 'browser.json');
-  const code = await shown('npx', ['playwright', 'test'], { BUNKHOUSE_TEST_URL: `http://127.0.0.1:${port}` });
+  const code = await shown('npx', ['playwright', 'test'], {
+    BUNKHOUSE_TEST_URL: `http://127.0.0.1:${port}`,
+    BUNKHOUSE_TEST_DATABASE: database.url,
+  });
   server.child.kill('SIGTERM');
   await new Promise((resolve) => server.child.once('exit', resolve));
   if (!existsSync(file)) return void (counts.failed += 1);

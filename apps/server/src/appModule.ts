@@ -2,6 +2,7 @@ import { Module, type DynamicModule } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { BackupController } from './backup/backupController.js';
 import { BatchesController } from './batches/batchesController.js';
 import { BatchesService } from './batches/batchesService.js';
 import { CalendarController } from './calendar/calendarController.js';
@@ -33,7 +34,7 @@ import { ReadingsService } from './readings/readingsService.js';
 import { ReadingsStream } from './readings/readingsStream.js';
 import { RecipesController } from './recipes/recipesController.js';
 import { RecipesService } from './recipes/recipesService.js';
-import type { Settings } from './settings.js';
+import { SETTINGS, type Settings } from './settings.js';
 import { ToolsController } from './tools/toolsController.js';
 import { ToolsService } from './tools/toolsService.js';
 
@@ -73,9 +74,11 @@ export class AppModule {
         CalendarController,
         ReadingsController,
         ExchangeController,
+        BackupController,
         HealthController,
       ],
       providers: [
+        { provide: SETTINGS, useValue: settings },
         Clock,
         BatchesService,
         LogService,

@@ -306,6 +306,7 @@ describe('the house', () => {
       components: { schemas: Record<string, { properties?: Record<string, { maximum?: number }> }> };
     };
     expect(Object.keys(document.paths).sort()).toEqual([
+      '/api/backup',
       '/api/batches',
       '/api/batches/{id}',
       '/api/batches/{id}/calendar.ics',

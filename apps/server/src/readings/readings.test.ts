@@ -293,7 +293,7 @@ describe('the stream', () => {
   let other: NestExpressApplication;
   beforeAll(async () => {
     const { options } = house.database;
-    other = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: 'url' in options ? (options.url ?? '') : '', demo: false, webRoot: null });
+    other = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: 'url' in options ? (options.url ?? '') : '', demo: false, webRoot: null, pgBin: null });
     await other.listen(0, '127.0.0.1');
   }, 60_000);
   afterAll(() => other.close());

@@ -28,9 +28,9 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
 }
 
 /** Opens an empty house. */
-export async function openTestHouse(): Promise<TestHouse> {
+export async function openTestHouse(pgBin: string | null = null): Promise<TestHouse> {
   const { url, drop } = await emptyDatabase();
-  const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null });
+  const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin });
   await app.init();
   return {
     app,

@@ -20,13 +20,13 @@ export interface HandThermometer {
   checks: readonly ToolCheck[];
 }
 
-/** To a hundredth and no coarser: nothing is rounded over a limit that it did not reach. */
-const toHundredth = (C: number): number => Math.floor(C * 100 + 1e-6) / 100;
+/** To a thousandth: what the log shows, and finer than any limit is. */
+const toThousandth = (C: number): number => Math.round(C * 1000) / 1000;
 
 /** What was truly read where a thermometer showed so much. Whatever is no number stays as it was typed. */
 export function trulyRead({ size, checks }: HandThermometer, shown: number, atMs: number): number {
   const C = Number.isFinite(shown) ? trueReading(size, checks, shown, atMs) : shown;
-  return C === shown ? shown : toHundredth(C);
+  return C === shown ? shown : toThousandth(C);
 }
 
 /** The values of a step as they truly were: its temperatures corrected, all else as it was typed. */

@@ -89,6 +89,22 @@ export function BookInOut() {
       </section>
       <section className="panel">
         <div className="ph">
+          <h2>Backup</h2>
+          <span className="aside">the house itself, as it is at this instant</span>
+        </div>
+        <div className="pad">
+          <p className="note">
+            Everything, with devices, feeds and what is not in the book. Keep it on another disk: it goes back into an empty house by <code>npm run restore</code>.
+          </p>
+          <div className="words-act">
+            <a className="btn" href="/api/backup" download>
+              Save a backup
+            </a>
+          </div>
+        </div>
+      </section>
+      <section className="panel">
+        <div className="ph">
           <h2>In</h2>
           <span className="aside">nothing is written before you have seen what comes</span>
         </div>

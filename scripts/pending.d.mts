@@ -1,0 +1,1 @@
+export function pendingMigrations(url: string): Promise<number>;
