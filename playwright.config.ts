@@ -12,6 +12,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.BUNKHOUSE_TEST_URL ?? 'http://127.0.0.1:4180',
     viewport: { width: 1280, height: 800 },
+    // The app that a device keeps is tried in a test of its own; elsewhere it would stand between the test and the house.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     timezoneId: 'America/Denver',
     contextOptions: { reducedMotion: 'reduce' },

@@ -21,7 +21,10 @@ async function emptyHouse(): Promise<string> {
 }
 
 const restore = (file: string, url: string) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/restore.mjs', file], { encoding: 'utf8', env: { ...process.env, DATABASE_URL: url } });
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/restore.mjs', file], {
+    encoding: 'utf8',
+    env: { ...process.env, DATABASE_URL: url },
+  });
   return { status, said: `${stdout}${stderr}` };
 };
 

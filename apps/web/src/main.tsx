@@ -13,12 +13,17 @@ import { ThemeProvider } from '@mui/material/styles';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
+import { openBook } from './data/batches';
+import { openShell } from './shell/openShell';
 import { PreferencesProvider } from './shell/preferences';
 import { router } from './shell/routes';
 import { theme } from './shell/theme';
 
 const root = document.getElementById('root');
 if (root === null) throw new Error('The page has no root.');
+
+void openBook();
+openShell();
 
 createRoot(root).render(
   <StrictMode>

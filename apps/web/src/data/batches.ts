@@ -4,7 +4,10 @@ import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
 import { tellTime, useNow } from '../shell/useNow';
 import { learnAgain } from './learnt';
-import { request } from './request';
+import { isLost } from './connection';
+import { lastKnown } from './lastKnown';
+import { keepWaiting, mayWait, openOutbox, sendWaiting, useWaiting, waitingNow, withWaiting } from './outbox';
+import { Refusal, request } from './request';
 
 const LIVE = '/api/batches';
 const LEDGER = '/api/ledger';
@@ -20,14 +23,27 @@ export interface Batch {
 export function useLiveBatches(): { batches: Batch[] | undefined; failed: boolean } {
   const { data, error } = useSWR<BatchResponse[], Error>(LIVE, request, { refreshInterval: 8000, keepPreviousData: true });
   const now = useNow();
-  const batches = useMemo(() => data?.map((record) => ({ record, state: replay(record, now) })).filter(({ state }) => state.outcome === 'live'), [data, now]);
+  const waiting = useWaiting();
+  const batches = useMemo(
+    () =>
+      data
+        ?.map((known) => withWaiting(known, waiting))
+        .map((record) => ({ record, state: replay(record, now) }))
+        .filter(({ state }) => state.outcome === 'live'),
+    [data, now, waiting],
+  );
   return { batches, failed: error !== undefined };
 }
 
 export function useBatch(id: string): { batch: Batch | undefined; error: Error | undefined } {
   const { data, error } = useSWR<BatchResponse, Error>(batchKey(id), request, { refreshInterval: 8000, shouldRetryOnError: false });
   const now = useNow();
-  const batch = useMemo(() => (data === undefined ? undefined : { record: data, state: replay(data, now) }), [data, now]);
+  const waiting = useWaiting();
+  const batch = useMemo(() => {
+    if (data === undefined) return undefined;
+    const record = withWaiting(data, waiting);
+    return { record, state: replay(record, now) };
+  }, [data, now, waiting]);
   return { batch, error };
 }
 
@@ -55,10 +71,29 @@ export const useHouse = () => useSWR<HouseResponse, Error>('/api/house', request
 
 /** Writes an entry and shows what follows from it at once, everywhere. */
 export async function writeEntry(batchId: string, entry: LogEntryRequest): Promise<BatchResponse> {
-  const after = await request<BatchResponse>(`${batchKey(batchId)}/log`, entry);
+  const after = await told(batchId, entry);
   await refresh(after);
   return after;
 }
+
+/** The batch as it is once the house was told; or as it will be, where there is no connection and the entry waits here. */
+async function told(batchId: string, entry: LogEntryRequest): Promise<BatchResponse> {
+  try {
+    // What waits comes first: the house is told in the order in which it was done.
+    if (waitingNow().some((own) => own.batchId === batchId && own.refusal === null)) throw new Refusal(0, 'It waits for what was logged before it.');
+    return await request<BatchResponse>(`${batchKey(batchId)}/log`, entry);
+  } catch (error) {
+    if (!(error instanceof Refusal) || !error.offline || !mayWait(entry)) throw error;
+    const known = (await lastKnown(batchKey(batchId))) as BatchResponse | undefined;
+    if (known === undefined) throw error;
+    await keepWaiting(known, entry);
+    if (!isLost()) void sendWaiting();
+    return known;
+  }
+}
+
+/** What waited on this device when the page was closed is sent, and whatever will wait. */
+export const openBook = (): Promise<void> => openOutbox(refresh);
 
 export async function startBatch(asked: BatchRequest): Promise<BatchResponse> {
   const batch = await request<BatchResponse>(LIVE, asked);

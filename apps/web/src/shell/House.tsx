@@ -3,6 +3,8 @@ import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { PitAlarms } from './pit/PitAlarms';
 import { JustLogged } from './JustLogged';
+import { Kept } from './Kept';
+import { useNewerApp } from './openShell';
 import { Rail } from './Rail';
 import { useReminders } from './reminding';
 import { SectionBar } from './SectionBar';
@@ -29,11 +31,29 @@ export function House() {
       <SectionBar />
       <main id="main" className="main" tabIndex={-1}>
         <JustLogged>
+          <Kept />
+          <NewerApp />
           <PitAlarms />
           <Outlet />
         </JustLogged>
       </main>
       <Shortcuts />
+    </div>
+  );
+}
+
+/** A newer app is on this device: it is taken when nobody is in the middle of something. */
+function NewerApp() {
+  const take = useNewerApp();
+  if (take === null) return null;
+  return (
+    <div className="strip kept" role="status">
+      <p>
+        A newer Bunkhouse is here.{' '}
+        <button type="button" className="lnk" onClick={take}>
+          Load it
+        </button>
+      </p>
     </div>
   );
 }

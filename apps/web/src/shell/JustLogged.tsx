@@ -1,5 +1,6 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { writeEntry } from '../data/batches';
+import { takeWaiting, useWaiting } from '../data/outbox';
 import { Refusal } from '../data/request';
 import { houseTime } from '../data/serverClock';
 import { Glyph } from './glyphs';
@@ -27,6 +28,7 @@ export function JustLogged({ children }: { children: ReactNode }) {
   const [logged, setLogged] = useState<Logged | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const { name } = usePreferences();
+  const waiting = useWaiting();
   useEffect(() => {
     if (logged === null) return undefined;
     const timer = setTimeout(() => setLogged(null), SHOWN_MS);
@@ -41,6 +43,10 @@ export function JustLogged({ children }: { children: ReactNode }) {
     const id = crypto.randomUUID();
     return async () => {
       try {
+        if (await takeWaiting(logged.entryId)) {
+          setLogged(null);
+          return;
+        }
         const at = new Date(houseTime()).toISOString();
         await writeEntry(logged.batchId, {
           id,
@@ -66,6 +72,7 @@ export function JustLogged({ children }: { children: ReactNode }) {
             <Glyph name="tick" />
             <p>
               <b>{logged.what}</b> logged {clockTime(logged.at)}
+              {waiting.some(({ entry }) => entry.id === logged.entryId) && ', kept on this device'}
               {fault !== null && <span className="fault"> {fault}</span>}
             </p>
             <button type="button" className="btn" onClick={() => void takeBack()}>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import dayjs from 'dayjs';
 import { useHouse, useLiveBatches, type Batch } from '../data/batches';
+import { useLostSince } from '../data/connection';
 import { useDevices } from '../data/readings';
 import { DutyMenu } from './DutyMenu';
 import { Plate } from './glyphs';
@@ -15,6 +16,7 @@ import { useNow } from './useNow';
 export function Rail() {
   const { batches, failed } = useLiveBatches();
   const { data: house } = useHouse();
+  const lost = useLostSince();
   const { id } = useParams();
   const now = useNow();
   const [stations, size] = useTagSize(batches?.length ?? 0);
@@ -54,7 +56,7 @@ export function Rail() {
         <span className="num">{dayjs(now).format('HH:mm')}</span>
         <span className="date">{dayjs(now).format('ddd D MMM')}</span>
         <DutyMenu />
-        {failed && <span className="cut-off">No connection</span>}
+        {(failed || lost !== null) && <span className="cut-off">No connection</span>}
       </div>
     </header>
   );

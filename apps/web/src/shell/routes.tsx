@@ -31,6 +31,7 @@ export const router = createBrowserRouter([
       { path: 'guide', lazy: async () => ({ Component: (await import('../sections/guide/Guide')).Guide }) },
       { path: 'calendar', lazy: async () => ({ Component: (await import('../sections/calendar/Calendar')).Calendar }) },
       { path: 'learnt', lazy: async () => ({ Component: (await import('../sections/learnt/Learnt')).Learnt }) },
+      { path: 'kept', lazy: async () => ({ Component: (await import('../sections/kept/KeptEntries')).KeptEntries }) },
       { path: '*', Component: Lost },
     ],
   },

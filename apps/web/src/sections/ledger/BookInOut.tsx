@@ -94,7 +94,8 @@ export function BookInOut() {
         </div>
         <div className="pad">
           <p className="note">
-            Everything, with devices, feeds and what is not in the book. Keep it on another disk: it goes back into an empty house by <code>npm run restore</code>.
+            Everything, with devices, feeds and what is not in the book. Keep it on another disk: it goes back into an empty house by{' '}
+            <code>npm run restore</code>.
           </p>
           <div className="words-act">
             <a className="btn" href="/api/backup" download>
