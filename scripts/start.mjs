@@ -35,7 +35,12 @@ try {
   await keepBeforeMigrations(databaseUrl);
   let server;
   await step('Opening the house', async () => {
-    server = await startServer(ROOT, { DATABASE_URL: databaseUrl, BUNKHOUSE_PG_BIN: postgresPrograms() ?? '', BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: demo });
+    server = await startServer(ROOT, {
+      DATABASE_URL: databaseUrl,
+      BUNKHOUSE_PG_BIN: postgresPrograms() ?? '',
+      BUNKHOUSE_PORT: String(port),
+      BUNKHOUSE_DEMO: demo,
+    });
   });
   stops.push(() => ended(server.child));
   server.child.on('exit', () => stop(1));

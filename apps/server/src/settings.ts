@@ -20,5 +20,12 @@ export function readSettings(env: NodeJS.ProcessEnv, webRoot: string | null): Se
   const port = env.BUNKHOUSE_PORT === undefined || env.BUNKHOUSE_PORT === '' ? DEFAULT_PORT : Number(env.BUNKHOUSE_PORT);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`BUNKHOUSE_PORT must be a port from 1 to 65535, not "${env.BUNKHOUSE_PORT}".`);
   if (!env.DATABASE_URL) throw new Error('DATABASE_URL is not set: start with "npm start", which sets it.');
-  return { port, host: env.BUNKHOUSE_HOST ?? '127.0.0.1', databaseUrl: env.DATABASE_URL, demo: env.BUNKHOUSE_DEMO !== '0', webRoot, pgBin: env.BUNKHOUSE_PG_BIN || null };
+  return {
+    port,
+    host: env.BUNKHOUSE_HOST ?? '127.0.0.1',
+    databaseUrl: env.DATABASE_URL,
+    demo: env.BUNKHOUSE_DEMO !== '0',
+    webRoot,
+    pgBin: env.BUNKHOUSE_PG_BIN || null,
+  };
 }

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Header, HttpCode, NotFoundException, Param, Post, Req } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
 import { CalendarFeedRequest, type CalendarFeedResponse } from '@bunkhouse/api';
+import { IdPipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { CalendarService } from './calendarService.js';
 
@@ -53,7 +54,7 @@ export class CalendarController {
   @ApiProduces('text/calendar')
   @ApiOkResponse(FILE)
   @ApiNotFoundResponse(ERROR_SCHEMA)
-  batch(@Param('id') id: string, @Req() request: Asked): Promise<string> {
+  batch(@Param('id', IdPipe) id: string, @Req() request: Asked): Promise<string> {
     return this.service.batch(id, hostOf(request));
   }
 

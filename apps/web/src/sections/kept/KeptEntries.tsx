@@ -1,10 +1,11 @@
+import type { StepInput } from '@bunkhouse/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBatch, writeEntry } from '../../data/batches';
 import { sendAgain, takeWaiting, useWaiting, type Waiting } from '../../data/outbox';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
-import { usePreferences } from '../../shell/preferences';
+import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
@@ -54,12 +55,14 @@ function OneWaiting({ own }: { own: Waiting }) {
 /** Somebody else logged the same, or something that this cannot follow: both are shown, and nothing is lost by either choice. */
 function Clash({ own, refusal }: { own: Waiting; refusal: string }) {
   const { batch } = useBatch(own.batchId);
-  const { name } = usePreferences();
+  const preferences = usePreferences();
+  const { name } = preferences;
   const now = useNow();
   const said = useSaid(own);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const stepId = 'stepId' in own.draft ? own.draft.stepId : null;
+  const inputs = batch?.state.steps.find(({ spec }) => spec.id === stepId)?.spec.inputs ?? [];
   const theirs = batch?.record.entries.filter((entry) => 'stepId' in entry && entry.stepId === stepId && entry.id !== own.entry.id).at(-1);
   const asNote = async () => {
     setBusy(true);
@@ -94,12 +97,12 @@ function Clash({ own, refusal }: { own: Waiting; refusal: string }) {
         <div>
           <dt>Logged here</dt>
           <dd>
-            {valuesOf(own.draft)} {dayAndTime(own.entry.at, now)}, {own.entry.by}
+            {valuesOf(own.draft, inputs, preferences)} {dayAndTime(own.entry.at, now)}, {own.entry.by}
           </dd>
         </div>
         <div>
           <dt>In the house</dt>
-          <dd>{theirs === undefined ? 'not logged' : `${valuesOf(theirs)} ${dayAndTime(theirs.at, now)}, ${theirs.by}`}</dd>
+          <dd>{theirs === undefined ? 'not logged' : `${valuesOf(theirs, inputs, preferences)} ${dayAndTime(theirs.at, now)}, ${theirs.by}`}</dd>
         </div>
       </dl>
       {fault !== null && (
@@ -136,10 +139,18 @@ function useSaid({ batchId, draft }: Waiting): string {
   ];
 }
 
-/** The numbers of an entry as they are kept: g, °C and words. */
-const valuesOf = (entry: { values?: Record<string, number | string> } | object): string =>
-  'values' in entry && entry.values !== undefined
-    ? Object.entries(entry.values)
-        .map(([key, value]) => `${key.split(':')[0] ?? ''} ${value}`)
-        .join(', ')
-    : '';
+/** What an entry measured, in the words of its step. */
+function valuesOf(entry: { values?: Record<string, number | string> } | object, inputs: readonly StepInput[], shown: Preferences): string {
+  if (!('values' in entry) || entry.values === undefined) return '';
+  return Object.entries(entry.values)
+    .map(([key, value]) => {
+      const [name = '', piece] = key.split(':');
+      const input = inputs.find((one) => one.name === name);
+      const label = `${input?.label ?? name}${piece === undefined ? '' : `, ${piece}`}`;
+      if (input?.kind === 'choice') return `${label} ${input.options.find((option) => option.value === value)?.label ?? value}`;
+      return typeof value === 'number' && input !== undefined ? `${label} ${inWords(value, QUANTITY[input.kind], shown)}` : `${label} ${value}`;
+    })
+    .join(', ');
+}
+
+const QUANTITY = { mass: 'mass', temperature: 'temperature', depth: 'length' } as const;
