@@ -82,7 +82,7 @@ export function withWaiting(record: BatchResponse, all: readonly Waiting[]): Bat
   const own = all.filter(({ batchId, refusal, entry }) => batchId === record.id && refusal === null && !record.entries.some(({ id }) => id === entry.id));
   if (own.length === 0) return record;
   const last = record.entries.at(-1)?.seq ?? 0;
-  const entries = own.map(({ draft, keptAt }, i) => ({ ...draft, seq: last + i + 1, recordedAt: new Date(keptAt).toISOString() }) as LogEntry);
+  const entries = own.map(({ draft, keptAt }, i) => ({ ...draft, seq: last + i + 1, recordedAt: new Date(keptAt).toISOString() }));
   const whole = { ...record, entries: [...record.entries, ...entries] };
   try {
     replay(whole, Date.now());

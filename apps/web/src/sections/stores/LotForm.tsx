@@ -8,6 +8,7 @@ import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../../shell/Choice';
 import { LOT_WORDS } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
+import { SaveOrPutAway } from './SaveOrPutAway';
 
 /** A lot that has come, or that is put right. */
 export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () => void }) {
@@ -82,24 +83,14 @@ export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () =
         {text('Came on', receivedOn, setReceivedOn, 'receivedOn', 'date')}
         {text('Best before', bestBefore, setBestBefore, 'bestBefore', 'date')}
       </div>
-      {refusal !== null && (
-        <p className="fault" role="alert">
-          {refusal.message}
-        </p>
-      )}
-      <div className="words-act">
-        <button type="submit" className="btn" disabled={busy}>
-          {busy ? 'Saving...' : 'Save the lot'}
-        </button>
-        {lot !== null && (
-          <button type="button" className="btn quiet" disabled={busy} onClick={() => void send(!lot.putAway)}>
-            {lot.putAway ? 'Take it out again' : 'Put it away'}
-          </button>
-        )}
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrPutAway
+        what="the lot"
+        refusal={refusal}
+        busy={busy}
+        putAway={lot === null ? null : lot.putAway}
+        onPutAway={() => void send(lot?.putAway !== true)}
+        onLeave={onDone}
+      />
     </form>
   );
 }

@@ -7,6 +7,7 @@ import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { FLOAT_WORDS, TOOL_WORDS } from '../../shell/toolWords';
+import { SaveOrPutAway } from './SaveOrPutAway';
 
 interface Sizes {
   stepC?: number | undefined;
@@ -87,24 +88,14 @@ export function ToolForm({ tool, devices, onDone }: { tool: ToolResponse | null;
         </label>
         <SizeFields kind={kind} sizes={sizes} change={change} at={at} devices={devices} />
       </div>
-      {refusal !== null && (
-        <p className="fault" role="alert">
-          {refusal.message}
-        </p>
-      )}
-      <div className="words-act">
-        <button type="submit" className="btn" disabled={busy}>
-          {busy ? 'Saving...' : 'Save the tool'}
-        </button>
-        {tool !== null && (
-          <button type="button" className="btn quiet" disabled={busy} onClick={() => void send(!tool.putAway)}>
-            {tool.putAway ? 'Take it out again' : 'Put it away'}
-          </button>
-        )}
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrPutAway
+        what="the tool"
+        refusal={refusal}
+        busy={busy}
+        putAway={tool === null ? null : tool.putAway}
+        onPutAway={() => void send(tool?.putAway !== true)}
+        onLeave={onDone}
+      />
     </form>
   );
 }
