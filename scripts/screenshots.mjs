@@ -74,6 +74,7 @@ await picture('compare', `/ledger/compare?ids=${saltier.id},${other.id}`, { befo
 await picture('record', `/batches/${rows[0].id}/record`, { height: 1100, before: (page) => page.getByText('Cure #1, no.').waitFor() });
 await picture('recipe', '/recipes/canadian-bacon-pumped');
 await picture('stores', '/stores', {
+  height: 1250,
   before: async (page) => {
     await page.getByRole('button', { name: 'Which batches hold Cure #1, no. K 2431?' }).click();
     await page.locator('.holders li').first().waitFor();

@@ -1,5 +1,5 @@
 import { toDraft, type BatchResponse, type LogEntryRequest, type ToolResponse } from '@bunkhouse/api';
-import { readEvent, readValues, replay, type EntryDraft, type LogEntry } from '@bunkhouse/core';
+import { readEvent, readValues, replay, type EntryDraft } from '@bunkhouse/core';
 import { createStore, get, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { isLost, noteLost, onConnection } from './connection';
