@@ -28,6 +28,8 @@ const project = (displayName, rootDir, extra = {}) => ({
 
 export default {
   testTimeout: 30_000,
+  // A server test mostly waits for its database: two at a time, on a machine of two cores, too.
+  maxWorkers: 2,
   projects: [
     project('core', 'packages/core'),
     project('api', 'packages/api'),
