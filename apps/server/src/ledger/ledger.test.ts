@@ -113,9 +113,9 @@ describe('the Ledger', () => {
   });
 
   test('lines of an older version are made again when the house is opened', async () => {
-    await house.database.query(`UPDATE ledger_line SET row = row - 'deviations' - 'cureDays'`);
+    await house.database.query(`UPDATE ledger_line SET row = row - 'borne' - 'cureDays'`);
     const { LedgerService } = await import('./ledgerService.js');
     await house.app.get(LedgerService).onModuleInit();
-    expect((await page('')).rows.every(({ cureDays, deviations }) => cureDays !== null && deviations >= 0)).toBe(true);
+    expect((await page('')).rows.every(({ cureDays, borne }) => cureDays !== null && Array.isArray(borne))).toBe(true);
   });
 });
