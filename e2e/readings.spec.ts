@@ -45,7 +45,7 @@ test('a logger’s file in °F, month first, with a byte order mark and bad line
   for await (const part of stream) text += String(part);
   const rows = text.trim().split('\r\n');
   expect(rows).toHaveLength(6002);
-  expect(rows[1]).toMatch(/T(18|19):00:00\.000Z,Back porch,Pit °F,1,107\.50$/);
+  expect(rows[1]).toMatch(/T(18|19):00:00\.000Z,Back porch,Pit °F,1,107\.50,107\.50$/);
 });
 
 test('what is no log is said to be none; a comma for a point, day or month, and a start are asked about', async ({ page }) => {
