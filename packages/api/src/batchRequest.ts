@@ -1,5 +1,4 @@
 import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, STRONG_SALT, type Product, type School } from '@bunkhouse/core';
-import { plainToInstance, Transform } from 'class-transformer';
 import { IsInstant } from './isInstant.js';
 import { RecipeOfBatch } from './recipeRequest.js';
 import {
@@ -21,6 +20,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { nested, nestedList } from './nested.js';
 
 /** Rule sets that may be chosen for a batch. */
 export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk', 'house'] as const;
@@ -140,11 +140,11 @@ export class BatchRequest {
 
   /** what it is made by; the starter of the product when not given */
   @IsOptional()
-  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(RecipeOfBatch, value) : value))
+  @nested(RecipeOfBatch)
   @ValidateNested({ message: 'The recipe is not named as it should be.' })
   recipe?: RecipeOfBatch;
 
-  @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((piece) => plainToInstance(PieceRequest, piece)) : value))
+  @nestedList(PieceRequest)
   @ValidateNested({ each: true, message: 'A piece is not described as it should be.' })
   @ArrayMinSize(1, { message: 'Weigh at least one piece.' })
   @ArrayMaxSize(MOST_PIECES, { message: `At most ${MOST_PIECES} pieces go into one batch.` })
@@ -187,7 +187,7 @@ export class BatchRequest {
 
   /** cure #1 when not given; none where no nitrite is aimed at */
   @ValidateIf(cured)
-  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(CureRequest, value) : value))
+  @nested(CureRequest)
   @ValidateNested({ message: 'The cure is not described as its label should.' })
   cure?: CureRequest;
 
@@ -236,7 +236,7 @@ export class BatchRequest {
 
   /** what the cure is modelled with; the handbook's when not given */
   @IsOptional()
-  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(DiffusivityRequest, value) : value))
+  @nested(DiffusivityRequest)
   @ValidateNested({ message: 'The diffusivity is not given as it should be.' })
   diffusivity?: DiffusivityRequest;
 

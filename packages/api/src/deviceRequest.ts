@@ -1,4 +1,3 @@
-import { plainToInstance, Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -15,6 +14,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
+import { nestedList } from './nested.js';
 
 export const DEVICE_KINDS = ['thermometer', 'refrigerator', 'scale'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
@@ -42,7 +42,7 @@ export class DeviceRequest {
   @IsIn(DEVICE_KINDS, { message: 'A thermometer, a refrigerator’s logger, or a scale?' })
   kind: DeviceKind;
 
-  @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((item) => plainToInstance(ChannelRequest, item)) : value))
+  @nestedList(ChannelRequest)
   @ValidateNested({ each: true, message: 'A channel is not described as it should be.' })
   @ArrayMinSize(1, { message: 'A device has at least one channel.' })
   @ArrayMaxSize(64, { message: 'At most 64 channels.' })

@@ -1,5 +1,4 @@
 import type { HousePlan } from '@bunkhouse/core';
-import { plainToInstance, Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -17,6 +16,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { IsInstant } from './isInstant.js';
+import { nestedList } from './nested.js';
 
 /** The day's work, minutes from midnight; from and to alike for a day off. */
 export class DayRequest {
@@ -44,9 +44,6 @@ export class ClosedRequest {
   why: string;
 }
 
-const nested = <T extends object>(type: new () => T) =>
-  Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value.map((item) => plainToInstance(type, item)) : value));
-
 /** A refrigerator in litres, a smoker in racks, tubs by number. */
 export class ResourceRequest {
   @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A store needs an id.' })
@@ -67,7 +64,7 @@ export class ResourceRequest {
 
   /** when it is out of order */
   @IsOptional()
-  @nested(ClosedRequest)
+  @nestedList(ClosedRequest)
   @ValidateNested({ each: true, message: 'When a store is out of order is not described as it should be.' })
   @ArrayMaxSize(20, { message: 'At most 20 times out of order.' })
   @IsArray({ message: 'When is it out of order?' })
@@ -81,7 +78,7 @@ export class HousePlanRequest {
   timeZone: string;
 
   /** from Sunday */
-  @nested(DayRequest)
+  @nestedList(DayRequest)
   @ValidateNested({ each: true, message: 'A day is not described as it should be.' })
   @ArrayMinSize(7, { message: 'A week has seven days.' })
   @ArrayMaxSize(7, { message: 'A week has seven days.' })
@@ -103,7 +100,7 @@ export class HousePlanRequest {
   @IsArray({ message: 'Night watches are a list of stations.' })
   nightWatch: string[];
 
-  @nested(ResourceRequest)
+  @nestedList(ResourceRequest)
   @ValidateNested({ each: true, message: 'A store is not described as it should be.' })
   @ArrayMaxSize(40, { message: 'At most 40 stores.' })
   @IsArray({ message: 'What does the house have?' })

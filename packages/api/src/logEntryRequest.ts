@@ -11,9 +11,9 @@ import {
   type TendingAct,
 } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
-import { plainToInstance, Transform } from 'class-transformer';
 import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import { RecipeOfBatch } from './recipeRequest.js';
+import { nested } from './nested.js';
 
 const withStep = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'skipped';
 const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
@@ -69,7 +69,7 @@ export class LogEntryRequest {
 
   /** by which recipe the part goes on that is cut off; by that of the whole when not given */
   @IsOptional()
-  @Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(RecipeOfBatch, value) : value))
+  @nested(RecipeOfBatch)
   @ValidateNested({ message: 'The recipe is not named as it should be.' })
   recipe?: RecipeOfBatch;
 

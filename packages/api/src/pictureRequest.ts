@@ -1,6 +1,6 @@
-import { plainToInstance, Transform } from 'class-transformer';
 import { IsDefined, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
 import { IsInstant } from './isInstant.js';
+import { nested } from './nested.js';
 
 /** How large a picture may come in. */
 export const PICTURE_LIMIT_MB = 12;
@@ -51,10 +51,10 @@ export class MeatMarkRequest extends MarkRequest {
   ry: number;
 }
 
-const nested =
+const marked =
   <T extends object>(type: new () => T, message: string): PropertyDecorator =>
   (target, property) => {
-    Transform(({ value }: { value: unknown }) => (typeof value === 'object' && value !== null ? plainToInstance(type, value) : value))(target, property);
+    nested(type)(target, property);
     ValidateNested({ message })(target, property);
     IsDefined({ message })(target, property);
   };
@@ -69,12 +69,12 @@ export class PictureReadingRequest {
   @IsString({ message: 'Who reads it? A name is missing.' })
   by: string;
 
-  @nested(MeatMarkRequest, 'Where is the meat?')
+  @marked(MeatMarkRequest, 'Where is the meat?')
   meat: MeatMarkRequest;
 
-  @nested(MarkRequest, 'Mark a place that is surely pink.')
+  @marked(MarkRequest, 'Mark a place that is surely pink.')
   pink: MarkRequest;
 
-  @nested(MarkRequest, 'Mark a place that is surely grey.')
+  @marked(MarkRequest, 'Mark a place that is surely grey.')
   grey: MarkRequest;
 }
