@@ -12,7 +12,7 @@ test('a thermometer is held against ice: what it shows counts as what it truly w
   const name = `Blue probe ${Date.now() % 100_000}`;
   await page.getByLabel('Its name').fill(name);
   await page.getByRole('button', { name: 'Save the tool' }).click();
-  const row = page.getByRole('row', { name: new RegExp(name) });
+  const row = page.getByRole('row', { name: new RegExp(`^${name}`) });
   await expect(row).toContainText('never checked');
   await page.getByRole('button', { name: `Check ${name}` }).click();
   await page.getByLabel('In ice and water', { exact: true }).fill('7');
