@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
+import { chmodSync, existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
 import { postgresPrograms } from './setUp.mjs';
@@ -37,6 +37,8 @@ export function backUp(url, file) {
     throw new Plain(faultOf(made, 'The backup could not be made'));
   }
   requireBackup(making);
+  // It holds what devices and feeds are known by: for nobody else on this machine.
+  chmodSync(making, 0o600);
   renameSync(making, file);
   return statSync(file).size;
 }

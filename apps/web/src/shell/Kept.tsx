@@ -19,7 +19,7 @@ export function Kept() {
       </span>
       <p>
         {refused > 0
-          ? `The house would not take ${entries(refused)} as it was logged here: somebody else was there first. `
+          ? `The house would not take ${entries(refused)} as it was logged here. `
           : lost === null
             ? `${entries(waiting.length)} on the way. `
             : `Since ${clockTime(new Date(lost).toISOString())}. What you see is what was known then. ${
