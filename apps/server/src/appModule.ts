@@ -1,4 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
@@ -9,6 +10,11 @@ import { CalendarController } from './calendar/calendarController.js';
 import { CalendarService } from './calendar/calendarService.js';
 import { Clock } from './clock.js';
 import { dataSourceOptions } from './database/dataSourceOptions.js';
+import { CrewController } from './crew/crewController.js';
+import { CrewService } from './crew/crewService.js';
+import { DoorGuard } from './crew/doorGuard.js';
+import { SessionController } from './crew/sessionController.js';
+import { SessionsService } from './crew/sessionsService.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { BookExport } from './exchange/bookExport.js';
 import { BookImport } from './exchange/bookImport.js';
@@ -76,10 +82,15 @@ export class AppModule {
         ExchangeController,
         BackupController,
         HealthController,
+        CrewController,
+        SessionController,
       ],
       providers: [
         { provide: SETTINGS, useValue: settings },
         Clock,
+        { provide: APP_GUARD, useClass: DoorGuard },
+        SessionsService,
+        CrewService,
         BatchesService,
         LogService,
         LedgerService,

@@ -3,7 +3,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
-import { json, raw } from 'express';
+import { json, raw, type NextFunction, type Request, type Response } from 'express';
 import { PICTURE_LIMIT_MB } from '@bunkhouse/api';
 import helmet from 'helmet';
 import { AppModule } from './appModule.js';
@@ -25,7 +25,14 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     forceCloseConnections: true,
     abortOnError: false,
   });
-  app.use(securityHeaders());
+  if (settings.proxy !== null) app.set('trust proxy', settings.proxy);
+  app.use(securityHeaders(settings.proxy !== null));
+  // What is answered to one is nobody else's, and asked for again.
+  app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
+    response.setHeader('Cache-Control', 'private, no-cache');
+    response.vary('Cookie');
+    next();
+  });
   // A stream of events goes out word by word: packed it would wait for the next.
   app.use(compression({ filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
   // A book is as large as a season; everything else is short.
@@ -50,7 +57,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
 }
 
 /** Nothing from elsewhere. MUI writes its styles into the page, so styles may be inline; scripts may not. */
-function securityHeaders() {
+function securityHeaders(behindTls: boolean) {
   return helmet({
     contentSecurityPolicy: {
       directives: {
@@ -60,9 +67,13 @@ function securityHeaders() {
         'img-src': ["'self'", 'data:'],
         'font-src': ["'self'"],
         'connect-src': ["'self'"],
+        'worker-src': ["'self'"],
+        'manifest-src': ["'self'"],
+        'frame-src': ["'none'"],
+        'frame-ancestors': ["'none'"],
         'upgrade-insecure-requests': null,
       },
     },
-    strictTransportSecurity: false,
+    strictTransportSecurity: behindTls ? { maxAge: 15_552_000 } : false,
   });
 }

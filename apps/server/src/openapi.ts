@@ -1,4 +1,4 @@
-import { ALARM_MINUTES, DEVICE_KINDS, MOST_POSTED } from '@bunkhouse/api';
+import { ALARM_MINUTES, DEVICE_KINDS, MOST_POSTED, ROLES } from '@bunkhouse/api';
 import { LOT_KINDS, MOST_PIECES, PRODUCTS, SCHOOLS, TOOL_KINDS, VERDICTS } from '@bunkhouse/core';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
@@ -29,16 +29,24 @@ const RESPONSES: Record<string, Schema> = {
     ['errors'],
   ),
   HealthResponse: object({ status: { type: 'string', enum: ['ok', 'down'] }, database: text, version: text }),
-  HouseResponse: object({ name: text, demo: { type: 'boolean' } }),
+  HouseResponse: object({
+    name: text,
+    demo: { type: 'boolean' },
+    settings: { type: 'object', additionalProperties: true, description: 'how the house shows numbers, what it goes by: see SettingsRequest' },
+  }),
   LogEntry: {
-    ...object({
-      id: { type: 'string', format: 'uuid' },
-      seq: { type: 'integer' },
-      kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'lot', 'note'] },
-      by: text,
-      at: instant,
-      recordedAt: instant,
-    }),
+    ...object(
+      {
+        id: { type: 'string', format: 'uuid' },
+        seq: { type: 'integer' },
+        kind: { type: 'string', enum: ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'lot', 'note'] },
+        by: text,
+        sentBy: { type: 'string', description: 'who was signed in on the device that handed it in, where that was somebody else' },
+        at: instant,
+        recordedAt: instant,
+      },
+      ['sentBy'],
+    ),
     description: 'done and skipped name a stepId, correction and withdrawn the entry they replace; done and correction carry values in g and °C',
     additionalProperties: true,
   },
@@ -283,6 +291,38 @@ RESPONSES.RecipeResponse = object({
     }),
   ),
 });
+RESPONSES.PersonResponse = object({
+  id: { type: 'string', format: 'uuid' },
+  name: text,
+  role: words([...ROLES]),
+  endsAt: orNull(instant),
+  putAway: { type: 'boolean' },
+  hasPin: { type: 'boolean' },
+  hasPassword: { type: 'boolean' },
+  pinClosed: { type: 'boolean' },
+  seenAt: orNull(instant),
+});
+RESPONSES.SessionResponse = object({
+  house: text,
+  demo: { type: 'boolean' },
+  first: orNull({ ...words(['here', 'elsewhere']), description: 'nobody is of the crew yet: the head cook is made here, or at the machine itself' }),
+  person: orNull(object({ id: { type: 'string', format: 'uuid' }, name: text, role: words([...ROLES]) })),
+  locked: { type: 'boolean' },
+  tablet: orNull(text),
+  people: list(object({ name: text, pin: { type: 'string', description: 'in the made-up house only' } }, ['pin'])),
+  lockMin: orNull({ type: 'integer' }),
+});
+RESPONSES.OpenSession = object({
+  id: { type: 'string', format: 'uuid' },
+  name: text,
+  by: words(['pin', 'password']),
+  tablet: orNull(text),
+  device: text,
+  startedAt: instant,
+  seenAt: instant,
+  here: { type: 'boolean' },
+});
+RESPONSES.TabletResponse = object({ id: { type: 'string', format: 'uuid' }, name: text, madeBy: text, madeAt: instant, seenAt: orNull(instant) });
 RESPONSES.CalendarFeedResponse = object({
   path: orNull({ type: 'string', description: 'the secret address on this server' }),
   alarmMin: orNull({ type: 'integer', description: 'minutes before a job at which a telephone rings' }),

@@ -8,6 +8,8 @@ export interface Settings {
   webRoot: string | null;
   /** folder of PostgreSQL's own programs, for backups; null where they are not here */
   pgBin: string | null;
+  /** proxies whose word on who asks is taken: `loopback`, or addresses with commas between; null for none */
+  proxy: string | null;
 }
 
 /** The settings, for whoever asks Nest for them. */
@@ -27,5 +29,6 @@ export function readSettings(env: NodeJS.ProcessEnv, webRoot: string | null): Se
     demo: env.BUNKHOUSE_DEMO !== '0',
     webRoot,
     pgBin: env.BUNKHOUSE_PG_BIN || null,
+    proxy: env.BUNKHOUSE_PROXY || null,
   };
 }

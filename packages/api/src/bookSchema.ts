@@ -280,6 +280,7 @@ const entry = object(
     seq: whole,
     kind: words(LOG_ENTRY_KINDS),
     by: who,
+    sentBy: who,
     at: instant,
     recordedAt: instant,
     stepId: slug,
@@ -295,7 +296,7 @@ const entry = object(
     }),
     reason: text(1000),
   },
-  ['stepId', 'replaces', 'values', 'changes', 'event', 'draw', 'read', 'reason'],
+  ['sentBy', 'stepId', 'replaces', 'values', 'changes', 'event', 'draw', 'read', 'reason'],
 );
 
 const batch = object(

@@ -18,3 +18,6 @@ export * from './book.js';
 export * from './lotRequest.js';
 export * from './toolRequest.js';
 export * from './pictureRequest.js';
+export * from './roles.js';
+export * from './crewRequest.js';
+export * from './settingsRequest.js';

@@ -1,4 +1,6 @@
 import type { DeviceKind } from './deviceRequest.js';
+import type { Role } from './roles.js';
+import type { HouseSettings } from './settingsRequest.js';
 import type {
   BatchDesign,
   Diffusivity,
@@ -60,6 +62,63 @@ export interface HouseResponse {
   name: string;
   /** whether it was opened with the made-up cook-house */
   demo: boolean;
+  settings: HouseSettings;
+}
+
+/** A person of the crew. */
+export interface PersonResponse {
+  id: string;
+  name: string;
+  role: Role;
+  /** ISO instant from when on the house is closed to them; null for nobody knows when */
+  endsAt: string | null;
+  putAway: boolean;
+  hasPin: boolean;
+  hasPassword: boolean;
+  /** whether the PIN was closed after too many wrong ones */
+  pinClosed: boolean;
+  /** ISO instant; null where they were never here */
+  seenAt: string | null;
+}
+
+/** Who stands at this device. */
+export interface SessionResponse {
+  house: string;
+  demo: boolean;
+  /** nobody is of the crew yet: the first to come makes the head cook, at this machine itself */
+  first: 'here' | 'elsewhere' | null;
+  person: { id: string; name: string; role: Role } | null;
+  /** a shared tablet that nobody touched for a while: it shows, and logs again once somebody gave a PIN */
+  locked: boolean;
+  /** this device is put up for the crew; null where it is somebody’s own */
+  tablet: string | null;
+  /** who may sign in here by PIN; nobody on a device that is not the crew’s */
+  people: { name: string; pin?: string }[];
+  /** after how many minutes this device locks; null where it does not */
+  lockMin: number | null;
+}
+
+/** A device at which somebody is signed in. */
+export interface OpenSession {
+  id: string;
+  name: string;
+  by: 'pin' | 'password';
+  tablet: string | null;
+  /** browser and system as far as they say */
+  device: string;
+  startedAt: string;
+  seenAt: string;
+  /** whether it is the one that asks */
+  here: boolean;
+}
+
+/** A tablet of the crew. */
+export interface TabletResponse {
+  id: string;
+  name: string;
+  madeBy: string;
+  madeAt: string;
+  seenAt: string | null;
 }
 
 /** An ended batch in a line of the Ledger. */

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { Controller, Get, Inject, Logger, ServiceUnavailableException, StreamableFile } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiServiceUnavailableResponse, ApiTags } from '@nestjs/swagger';
+import { For } from '../crew/rights.js';
 import { Clock } from '../clock.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { SETTINGS, type Settings } from '../settings.js';
@@ -18,6 +19,7 @@ export class BackupController {
 
   /** Everything at one instant, as PostgreSQL's own file; the house stays in use meanwhile. */
   @Get()
+  @For('run')
   @ApiOperation({ summary: 'A backup of the whole house, to be brought into an empty one with npm run restore' })
   @ApiOkResponse({ description: 'a file of pg_dump' })
   @ApiServiceUnavailableResponse(ERROR_SCHEMA)

@@ -10,9 +10,11 @@ import {
   ApiTags,
 } from '@nestjs/swagger';
 import { BatchRequest, LogEntryRequest, type BatchResponse, type FamilyMember } from '@bunkhouse/api';
+import { By, For, KeepsBy } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { IdPipe } from '../errors/refusals.js';
 import { LogService } from '../log/logService.js';
+import type { Who } from '../crew/sessionsService.js';
 import { BatchesService } from './batchesService.js';
 
 const BATCH = { schema: { $ref: '#/components/schemas/BatchResponse' } };
@@ -26,6 +28,7 @@ export class BatchesController {
   ) {}
 
   @Get()
+  @For('look')
   @ApiOperation({ summary: 'Live batches with their logs, oldest first' })
   @ApiOkResponse({ schema: { type: 'array', items: BATCH.schema } })
   live(): Promise<BatchResponse[]> {
@@ -33,6 +36,7 @@ export class BatchesController {
   }
 
   @Get(':id')
+  @For('look')
   @ApiOperation({ summary: 'One batch with its log' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(BATCH)
@@ -43,6 +47,7 @@ export class BatchesController {
   }
 
   @Get(':id/family')
+  @For('look')
   @ApiOperation({ summary: 'Every batch that was cut from the same one, and that one' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/FamilyMember' } } })
@@ -53,6 +58,7 @@ export class BatchesController {
   }
 
   @Post()
+  @For('plan')
   @ApiOperation({ summary: 'Start a batch. A dose over the limit is refused with the dose that would be right' })
   @ApiCreatedResponse(BATCH)
   @ApiBadRequestResponse(ERROR_SCHEMA)
@@ -61,6 +67,8 @@ export class BatchesController {
   }
 
   @Post(':id/log')
+  @For('record')
+  @KeepsBy()
   @HttpCode(201)
   @ApiOperation({ summary: 'Write an entry into a batch’s log, which is append-only' })
   @ApiParam({ name: 'id', format: 'uuid' })
@@ -68,7 +76,7 @@ export class BatchesController {
   @ApiBadRequestResponse(ERROR_SCHEMA)
   @ApiNotFoundResponse(ERROR_SCHEMA)
   @ApiConflictResponse({ ...ERROR_SCHEMA, description: 'Somebody logged this step in the meantime' })
-  write(@Param('id', IdPipe) id: string, @Body() request: LogEntryRequest): Promise<BatchResponse> {
-    return this.log.write(id, request);
+  write(@Param('id', IdPipe) id: string, @Body() request: LogEntryRequest, @By() who: Who): Promise<BatchResponse> {
+    return this.log.writeBy(who, id, request);
   }
 }

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Header, HttpCode, NotFoundException, Param, Post, Req } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
 import { CalendarFeedRequest, type CalendarFeedResponse } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { IdPipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { CalendarService } from './calendarService.js';
@@ -22,6 +23,7 @@ export class CalendarController {
   constructor(private readonly service: CalendarService) {}
 
   @Get('calendar/feed')
+  @For('plan')
   @ApiOperation({ summary: 'The secret address of the calendar feed; null until somebody asked for one' })
   @ApiOkResponse(FEED)
   feed(): Promise<CalendarFeedResponse> {
@@ -29,6 +31,7 @@ export class CalendarController {
   }
 
   @Post('calendar/feed')
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Make a secret address, renew it, or change when a telephone rings. A renewed address ends the one before' })
   @ApiOkResponse(FEED)
@@ -38,6 +41,7 @@ export class CalendarController {
   }
 
   @Get('calendar/bunkhouse.ics')
+  @For('look')
   @Header('Content-Type', ICALENDAR)
   @Header('Content-Disposition', AS_FILE)
   @ApiOperation({ summary: 'Every job of the house as an iCalendar file' })
@@ -48,6 +52,7 @@ export class CalendarController {
   }
 
   @Get('batches/:id/calendar.ics')
+  @For('look')
   @Header('Content-Type', ICALENDAR)
   @Header('Content-Disposition', AS_FILE)
   @ApiOperation({ summary: 'The jobs of one batch as an iCalendar file' })
@@ -59,6 +64,7 @@ export class CalendarController {
   }
 
   @Get('feeds/:secret/bunkhouse.ics')
+  @For('anybody')
   @Header('Content-Type', ICALENDAR)
   @Header('Cache-Control', 'private, no-cache')
   @Header('X-Robots-Tag', 'noindex')

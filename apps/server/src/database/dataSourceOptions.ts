@@ -1,6 +1,9 @@
 import type { DataSourceOptions } from 'typeorm';
 import { CalendarFeedEntity } from '../calendar/calendarFeedEntity.js';
 import { BatchEntity } from '../batches/batchEntity.js';
+import { PersonEntity } from '../crew/personEntity.js';
+import { SessionEntity } from '../crew/sessionEntity.js';
+import { TabletEntity } from '../crew/tabletEntity.js';
 import { HousePlanEntity } from '../house/housePlanEntity.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { LedgerLineEntity } from '../ledger/ledgerLineEntity.js';
@@ -16,6 +19,7 @@ import { ToolCheckEntity } from '../tools/toolCheckEntity.js';
 import { ToolEntity } from '../tools/toolEntity.js';
 import { Calendar1795200000000 } from './migrations/calendar1795200000000.js';
 import { CalendarFeed1795300000000 } from './migrations/calendarFeed1795300000000.js';
+import { Crew1796000000000 } from './migrations/crew1796000000000.js';
 import { First1795000000000 } from './migrations/first1795000000000.js';
 import { Learnt1795100000000 } from './migrations/learnt1795100000000.js';
 import { Readings1795400000000 } from './migrations/readings1795400000000.js';
@@ -45,6 +49,9 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     ToolCheckEntity,
     PictureEntity,
     PictureReadingEntity,
+    PersonEntity,
+    SessionEntity,
+    TabletEntity,
   ],
   migrations: [
     First1795000000000,
@@ -57,6 +64,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
     Lots1795700000000,
     Tools1795800000000,
     Prices1795900000000,
+    Crew1796000000000,
   ],
   migrationsRun: true,
   synchronize: false,

@@ -5,6 +5,7 @@ import type { DataSource } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
+import { CrewService } from '../crew/crewService.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { HousePlanService } from '../house/housePlanService.js';
 import { DevicesService } from '../readings/devicesService.js';
@@ -28,6 +29,7 @@ export class DemoHouse {
     private readonly recipes: RecipesService,
     private readonly lots: LotsService,
     private readonly tools: ToolsService,
+    private readonly crew: CrewService,
     private readonly clock: Clock,
   ) {}
 
@@ -35,6 +37,7 @@ export class DemoHouse {
   async openIfEmpty(): Promise<void> {
     const houses = this.dataSource.getRepository(HouseEntity);
     const house = (await houses.findOneBy({ id: 1 })) ?? (await this.found());
+    if (house?.demo === true) await this.crew.keepDemo();
     if (house === null || !house.demo || house.demoWhole || house.demoFrom === null) return;
     const { plan, devices, recipes, lots, tools, batches } = demoHouse(house.demoFrom.getTime());
     await this.plan.keep(plan, 'Wren');

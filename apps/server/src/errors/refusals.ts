@@ -36,3 +36,7 @@ export const ToolPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ f
 
 /** The same for a picture. */
 export const PicturePipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a picture.' }]) });
+
+/** The same for a session and for a tablet. */
+export const SessionPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a session.' }]) });
+export const TabletPipe = new ParseUUIDPipe({ exceptionFactory: () => refused([{ field: 'id', message: 'That is no id of a tablet.' }]) });

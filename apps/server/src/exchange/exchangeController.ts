@@ -12,6 +12,7 @@ import {
   ApiTags,
 } from '@nestjs/swagger';
 import { BOOK_SCHEMA, type ImportResponse } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { IdPipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { BookExport } from './bookExport.js';
@@ -30,6 +31,7 @@ export class ExchangeController {
   ) {}
 
   @Get('schema.json')
+  @For('anybody')
   @ApiOperation({ summary: 'The JSON Schema of the documents that are exported and imported' })
   @ApiOkResponse({ schema: { type: 'object' } })
   schema(): typeof BOOK_SCHEMA {
@@ -37,6 +39,7 @@ export class ExchangeController {
   }
 
   @Get('book.json')
+  @For('plan')
   @ApiOperation({ summary: 'The whole book: recipes, batches with their logs, devices; with readings unless they are left out' })
   @ApiQuery({ name: 'readings', required: false, enum: ['yes', 'no'] })
   @ApiOkResponse(BOOK)
@@ -45,6 +48,7 @@ export class ExchangeController {
   }
 
   @Get('batches/:id')
+  @For('look')
   @ApiOperation({ summary: 'One batch with its log, what it was cut from, its recipe and its readings' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(BOOK)
@@ -55,6 +59,7 @@ export class ExchangeController {
   }
 
   @Get('recipes/:id')
+  @For('look')
   @ApiOperation({ summary: 'One recipe with every version' })
   @ApiOkResponse(BOOK)
   recipe(@Param('id') id: string): StreamableFile {
@@ -62,6 +67,7 @@ export class ExchangeController {
   }
 
   @Post('preview')
+  @For('run')
   @HttpCode(200)
   @ApiOperation({ summary: 'What an import would write. Nothing is written' })
   @ApiBody(BOOK)
@@ -73,6 +79,7 @@ export class ExchangeController {
   }
 
   @Post('import')
+  @For('run')
   @HttpCode(200)
   @ApiOperation({ summary: 'Takes a book in, all of it or nothing. What is here already stays as it is; a log may grow' })
   @ApiBody(BOOK)

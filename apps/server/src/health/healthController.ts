@@ -4,6 +4,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import type { HealthResponse } from '@bunkhouse/api';
 import type { Response } from 'express';
 import type { DataSource } from 'typeorm';
+import { For } from '../crew/rights.js';
 
 export const VERSION = '0.1.0';
 
@@ -13,6 +14,7 @@ export class HealthController {
   constructor(@InjectDataSource() private readonly dataSource: DataSource) {}
 
   @Get()
+  @For('anybody')
   @ApiOperation({ summary: 'Whether the server and its database answer' })
   @ApiOkResponse({ schema: { $ref: '#/components/schemas/HealthResponse' } })
   @ApiServiceUnavailableResponse({ schema: { $ref: '#/components/schemas/HealthResponse' } })

@@ -1,8 +1,10 @@
-import { Controller, Get } from '@nestjs/common';
-import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { HouseResponse } from '@bunkhouse/api';
+import { SettingsRequest, USUAL_SETTINGS, type HouseResponse } from '@bunkhouse/api';
 import type { DataSource } from 'typeorm';
+import { For } from '../crew/rights.js';
+import { ERROR_SCHEMA } from '../openapi.js';
 import { HouseEntity } from './houseEntity.js';
 
 @ApiTags('house')
@@ -11,10 +13,25 @@ export class HouseController {
   constructor(@InjectDataSource() private readonly dataSource: DataSource) {}
 
   @Get()
-  @ApiOperation({ summary: 'The name of this cook-house' })
+  @For('look')
+  @ApiOperation({ summary: 'The name and settings of this cook-house' })
   @ApiOkResponse({ schema: { $ref: '#/components/schemas/HouseResponse' } })
   async house(): Promise<HouseResponse> {
     const house = await this.dataSource.getRepository(HouseEntity).findOneBy({ id: 1 });
-    return { name: house?.name ?? 'Your cook-house', demo: house?.demo ?? false };
+    return { name: house?.name ?? 'Your cook-house', demo: house?.demo ?? false, settings: { ...USUAL_SETTINGS, ...house?.settings } };
+  }
+
+  @Post()
+  @For('run')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Change the name of the house, how it shows numbers, what it goes by and how long it keeps every reading' })
+  @ApiOkResponse({ schema: { $ref: '#/components/schemas/HouseResponse' } })
+  @ApiBadRequestResponse(ERROR_SCHEMA)
+  async change(@Body() { name, ...settings }: SettingsRequest): Promise<HouseResponse> {
+    await this.dataSource.query(
+      `INSERT INTO house (id, name, demo, demo_whole, settings) VALUES (1, $1, false, true, $2) ON CONFLICT (id) DO UPDATE SET name = $1, settings = $2`,
+      [name.trim(), settings],
+    );
+    return this.house();
   }
 }

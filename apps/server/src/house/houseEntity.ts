@@ -1,3 +1,4 @@
+import type { HouseSettings } from '@bunkhouse/api';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** The one cook-house of this database. */
@@ -19,4 +20,12 @@ export class HouseEntity {
   /** false while the demo is being written */
   @Column('boolean', { name: 'demo_whole' })
   demoWhole: boolean;
+
+  /** what was chosen; the rest is as usual */
+  @Column('jsonb', { default: {} })
+  settings: Partial<HouseSettings>;
+
+  /** readings before this instant are thinned */
+  @Column('timestamptz', { name: 'thinned_until', nullable: true })
+  thinnedUntil: Date | null;
 }

@@ -2,6 +2,7 @@ import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { HousePlanRequest, toHousePlan } from '@bunkhouse/api';
 import { attempt, requireHousePlan, type HousePlan } from '@bunkhouse/core';
+import { For } from '../crew/rights.js';
 import { refused } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { HousePlanService } from './housePlanService.js';
@@ -14,6 +15,7 @@ export class HousePlanController {
   constructor(private readonly service: HousePlanService) {}
 
   @Get()
+  @For('look')
   @ApiOperation({ summary: 'When the house works and what it has: what the Calendar plans with' })
   @ApiOkResponse(PLAN)
   plan(): Promise<HousePlan> {
@@ -21,6 +23,7 @@ export class HousePlanController {
   }
 
   @Post()
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Change when the house works and what it has' })
   @ApiOkResponse(PLAN)

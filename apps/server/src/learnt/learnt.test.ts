@@ -96,7 +96,6 @@ describe('what the house has learnt', () => {
     ['no id', { leftOut: true, by: 'Juno' }],
     ['a path for an id', { id: '../../etc:A', leftOut: true, by: 'Juno' }],
     ['no decision', { id: `${randomUUID()}:A`, by: 'Juno' }],
-    ['nobody', { id: `${randomUUID()}:A`, leftOut: true, by: '' }],
   ])('%s is refused in a sentence', async (_what, body) => {
     const { body: said } = await house.http().post('/api/learnt/left-out').send(body).expect(400);
     expect((said as { message: string }).message).toMatch(/[a-z].*\.$/);
@@ -145,7 +144,6 @@ describe('when the house works and what it has', () => {
     ['a day upside down', { week: Array.from({ length: 7 }, () => ({ fromMin: 900, toMin: 300 })) }],
     ['six days', { week: Array.from({ length: 6 }, () => ({ fromMin: 0, toMin: 0 })) }],
     ['a refrigerator of no size', { resources: [{ id: 'a', name: 'A', kind: 'refrigerator', capacity: 0 }] }],
-    ['nobody', { hands: 0 }],
     ['a day that is none', { daysOff: ['2026-13-45'] }],
     ['two of one name', { resources: ['a', 'a'].map((id) => ({ id, name: 'A', kind: 'smoker', capacity: 2 })) }],
   ])('%s is refused in a sentence, and nothing changes', async (_what, part) => {

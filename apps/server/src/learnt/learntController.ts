@@ -1,6 +1,7 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { LeaveOutRequest, type LearntResponse } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { LearntService } from './learntService.js';
 
@@ -12,6 +13,7 @@ export class LearntController {
   constructor(private readonly service: LearntService) {}
 
   @Get()
+  @For('look')
   @ApiOperation({ summary: 'What the house has learnt from its cut faces and fry tests, and from which' })
   @ApiOkResponse(LEARNT)
   learnt(): Promise<LearntResponse> {
@@ -19,6 +21,7 @@ export class LearntController {
   }
 
   @Post('left-out')
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Leave an observation out of what is learnt, or take it back in' })
   @ApiOkResponse(LEARNT)

@@ -14,7 +14,7 @@ const now = Date.now();
 async function packed(product: Product, seed: number, by: string): Promise<void> {
   const request = { ...usualRequest(product, { id: randomUUID(), by, startsAt: new Date(now - (40 + seed) * 86_400_000).toISOString() }) };
   const { entries } = playBatch(request, { seed, cooks: [by], idOf: () => randomUUID(), until: now });
-  await http().post('/api/batches').send(request);
+  await (by === 'Juno' ? http() : await house.as('cook', `${by}`)).post('/api/batches').send(request);
   await house.app.get(LogService).writeAll(
     request.id,
     entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })),

@@ -2,6 +2,7 @@ import { Readable } from 'node:stream';
 import { Controller, Get, Query, StreamableFile } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
 import { LedgerQuery, type LedgerResponse, type TrendPoint } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { ledgerCsv } from './ledgerCsv.js';
 import { LedgerService } from './ledgerService.js';
@@ -12,6 +13,7 @@ export class LedgerController {
   constructor(private readonly ledger: LedgerService) {}
 
   @Get('ledger')
+  @For('look')
   @ApiOperation({ summary: 'Ended batches in a line each: found, narrowed, sorted, a page of a hundred' })
   @ApiOkResponse({ schema: { $ref: '#/components/schemas/LedgerResponse' } })
   @ApiBadRequestResponse(ERROR_SCHEMA)
@@ -20,6 +22,7 @@ export class LedgerController {
   }
 
   @Get('ledger/trends')
+  @For('look')
   @ApiOperation({ summary: 'What the trends are drawn by: yield, salt with its verdict, days and thickness of each batch' })
   @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/TrendPoint' } } })
   @ApiBadRequestResponse(ERROR_SCHEMA)
@@ -28,6 +31,7 @@ export class LedgerController {
   }
 
   @Get('ledger.csv')
+  @For('look')
   @ApiOperation({ summary: 'Everything that was asked for, as a file for a spreadsheet' })
   @ApiProduces('text/csv')
   @ApiOkResponse({ content: { 'text/csv': { schema: { type: 'string' } } } })

@@ -1,12 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
-import { Injectable } from '@nestjs/common';
+import { ForbiddenException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { toDraft, type BatchResponse, type LogEntryRequest } from '@bunkhouse/api';
+import { may, rightToLog, toDraft, type BatchResponse, type LogEntryRequest, type Role } from '@bunkhouse/api';
 import { checkEntry, readEvent, readValues, replay, type EntryDraft, type EntryFault, type LogEntry } from '@bunkhouse/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
+import { CrewService } from '../crew/crewService.js';
+import type { Who } from '../crew/sessionsService.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { LotsService } from '../lots/lotsService.js';
@@ -22,6 +24,7 @@ export class LogService {
     private readonly ledger: LedgerService,
     private readonly lots: LotsService,
     private readonly tools: ToolsService,
+    private readonly crew: CrewService,
     private readonly clock: Clock,
   ) {}
 
@@ -34,13 +37,24 @@ export class LogService {
     return this.writeAll(batchId, [{ request, now }]);
   }
 
+  /** The same, signed: what somebody else of the crew logged on a device without a connection stays theirs, with who handed it in. */
+  async writeBy({ name, role }: Who, batchId: string, request: LogEntryRequest): Promise<BatchResponse> {
+    const said = request.by.trim();
+    const theirs = said !== name && (await this.crew.knows(said));
+    return this.writeAll(batchId, [{ request: { ...request, by: theirs ? said : name }, now: this.clock.now() }], {
+      role,
+      ...(theirs ? { sentBy: name } : {}),
+    });
+  }
+
   /** Writes entries in their order, all or none of them. Each is checked against the log with those before it. */
-  writeAll(batchId: string, writings: readonly { request: LogEntryRequest; now: number }[]): Promise<BatchResponse> {
+  writeAll(batchId: string, writings: readonly { request: LogEntryRequest; now: number }[], { role, sentBy }: Sender = {}): Promise<BatchResponse> {
     return this.dataSource.transaction(async (manager) => {
       const before = await this.locked(manager, batchId);
       let batch = before;
       for (const { request, now } of writings) {
-        const said = toDraft(request);
+        const said: EntryDraft = { ...toDraft(request), ...(sentBy === undefined ? {} : { sentBy }) };
+        if (role !== undefined) requireRight(role, batch, said);
         if (await this.isWritten(manager, batch, said)) continue;
         const draft = request.readWith === undefined ? said : await this.trulyRead(manager, batch, said, request.readWith);
         const entry = checked(batch, draft, request.seen, now);
@@ -87,6 +101,22 @@ export class LogService {
     if (whole === undefined) throw noSuchBatch();
     return whole;
   }
+}
+
+/** Who sends an entry, where it is a person at a device. */
+interface Sender {
+  role?: Role;
+  sentBy?: string;
+}
+
+/** A helper says what was done; what was decided is decided, and taken back, by a cook. */
+function requireRight(role: Role, { entries }: BatchResponse, draft: EntryDraft): void {
+  const behind = (id: string): string | undefined => {
+    const entry = entries.find((other) => other.id === id);
+    return entry !== undefined && 'replaces' in entry ? behind(entry.replaces) : entry?.kind;
+  };
+  const kind = 'replaces' in draft ? (behind(draft.replaces) ?? draft.kind) : draft.kind;
+  if (!may(role, rightToLog(kind))) throw new ForbiddenException('A helper logs what was done. What is planned or decided, a cook does.');
 }
 
 /** The entry that a draft becomes, or the refusal. */

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
 import { LotRequest, type LotBatch, type LotResponse } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { LotPipe } from '../errors/refusals.js';
 import { LotsService } from './lotsService.js';
@@ -13,6 +14,7 @@ export class LotsController {
   constructor(private readonly lots: LotsService) {}
 
   @Get()
+  @For('look')
   @ApiOperation({ summary: 'Deliveries of cure, salt, sugar, spice, meat and wood, with what was taken from each' })
   @ApiOkResponse(LOTS)
   all(): Promise<LotResponse[]> {
@@ -20,6 +22,7 @@ export class LotsController {
   }
 
   @Post()
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a lot, or change one' })
   @ApiOkResponse(LOTS)
@@ -29,6 +32,7 @@ export class LotsController {
   }
 
   @Get(':id/batches')
+  @For('look')
   @ApiOperation({ summary: 'Which batches hold a lot, the last first: for a recall' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/LotBatch' } } })

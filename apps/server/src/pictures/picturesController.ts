@@ -12,8 +12,10 @@ import {
   ApiTags,
 } from '@nestjs/swagger';
 import { PictureReadingRequest, PictureRequest, type PictureResponse } from '@bunkhouse/api';
+import { By, For } from '../crew/rights.js';
 import { IdPipe, PicturePipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
+import type { Who } from '../crew/sessionsService.js';
 import { PicturesService } from './picturesService.js';
 
 const PICTURES = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/PictureResponse' } } };
@@ -24,6 +26,7 @@ export class PicturesController {
   constructor(private readonly pictures: PicturesService) {}
 
   @Get('batches/:id/pictures')
+  @For('look')
   @ApiOperation({ summary: 'Pictures of the cut faces of a batch, with what was read of them' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(PICTURES)
@@ -34,6 +37,7 @@ export class PicturesController {
   }
 
   @Post('batches/:id/pictures')
+  @For('record')
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a picture, upright and small' })
   @ApiParam({ name: 'id', format: 'uuid' })
@@ -47,11 +51,12 @@ export class PicturesController {
   @ApiBadRequestResponse(ERROR_SCHEMA)
   @ApiNotFoundResponse(ERROR_SCHEMA)
   @ApiPayloadTooLargeResponse(ERROR_SCHEMA)
-  keep(@Param('id', IdPipe) id: string, @Query() query: PictureRequest, @Req() request: { body: unknown }): Promise<PictureResponse[]> {
-    return this.pictures.keep(id, query, request.body);
+  keep(@Param('id', IdPipe) id: string, @Query() query: PictureRequest, @By() { name }: Who, @Req() request: { body: unknown }): Promise<PictureResponse[]> {
+    return this.pictures.keep(id, { ...query, by: name }, request.body);
   }
 
   @Get('pictures/:id')
+  @For('look')
   @Header('Cache-Control', 'private, max-age=31536000, immutable')
   @ApiOperation({ summary: 'The picture itself' })
   @ApiParam({ name: 'id', format: 'uuid' })
@@ -63,6 +68,7 @@ export class PicturesController {
   }
 
   @Post('pictures/:id/readings')
+  @For('record')
   @HttpCode(200)
   @ApiOperation({ summary: 'How much of the face is grey, between two marks. An aid, never a verdict' })
   @ApiParam({ name: 'id', format: 'uuid' })

@@ -293,7 +293,15 @@ describe('the stream', () => {
   let other: NestExpressApplication;
   beforeAll(async () => {
     const { options } = house.database;
-    other = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: 'url' in options ? (options.url ?? '') : '', demo: false, webRoot: null, pgBin: null });
+    other = await createApp({
+      port: 0,
+      host: '127.0.0.1',
+      databaseUrl: 'url' in options ? (options.url ?? '') : '',
+      demo: false,
+      webRoot: null,
+      pgBin: null,
+      proxy: null,
+    });
     await other.listen(0, '127.0.0.1');
   }, 60_000);
   afterAll(() => other.close());
@@ -329,7 +337,7 @@ describe('the stream', () => {
     const { token } = await added();
     const port = (other.getHttpServer().address() as AddressInfo).port;
     const stop = new AbortController();
-    const answer = await fetch(`http://127.0.0.1:${port}/api/readings/stream`, { signal: stop.signal });
+    const answer = await fetch(`http://127.0.0.1:${port}/api/readings/stream`, { signal: stop.signal, headers: { cookie: house.cookie } });
     expect(answer.headers.get('content-type')).toMatch(/^text\/event-stream/);
     expect(answer.headers.get('content-encoding')).toBeNull();
     const reader = answer.body?.getReader();

@@ -41,7 +41,8 @@ import {
   type SeriesResponse,
   type TakenResponse,
 } from '@bunkhouse/api';
-import type { Observable } from 'rxjs';
+import { takeUntil, timer, type Observable } from 'rxjs';
+import { For } from '../crew/rights.js';
 import { IdPipe, refused } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { DeviceThrottle } from './deviceThrottle.js';
@@ -52,6 +53,7 @@ import { ReadingsService } from './readingsService.js';
 import { ReadingsStream } from './readingsStream.js';
 
 const of = (name: string) => ({ schema: { $ref: `#/components/schemas/${name}` } });
+const WATCHED_MS = 600_000;
 const MOST_CHANNELS = 64;
 const LONGEST_MS = 62 * 86_400_000;
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
@@ -66,6 +68,7 @@ export class ReadingsController {
   ) {}
 
   @Get('devices')
+  @For('look')
   @ApiOperation({ summary: 'Every device, with the last that was heard of each of its channels' })
   @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/DeviceResponse' } } })
   all(): Promise<DeviceResponse[]> {
@@ -73,6 +76,7 @@ export class ReadingsController {
   }
 
   @Post('devices')
+  @For('plan')
   @ApiOperation({ summary: 'Add a device. Its token is shown once' })
   @ApiCreatedResponse(of('DeviceTokenResponse'))
   @ApiBadRequestResponse(ERROR_SCHEMA)
@@ -81,6 +85,7 @@ export class ReadingsController {
   }
 
   @Post('devices/:id/token')
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Renew a device’s token. The one before it ends' })
   @ApiOkResponse(of('DeviceTokenResponse'))
@@ -90,6 +95,7 @@ export class ReadingsController {
   }
 
   @Post('devices/:id/end')
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'End a device’s token. What it read stays' })
   @ApiOkResponse(of('DeviceResponse'))
@@ -99,6 +105,7 @@ export class ReadingsController {
   }
 
   @Post('readings')
+  @For('device')
   @HttpCode(200)
   @UseGuards(DeviceThrottle)
   @ApiBearerAuth()
@@ -114,6 +121,7 @@ export class ReadingsController {
   }
 
   @Post('weights')
+  @For('device')
   @HttpCode(204)
   @UseGuards(DeviceThrottle)
   @ApiBearerAuth()
@@ -134,6 +142,7 @@ export class ReadingsController {
   }
 
   @Post('devices/:id/readings')
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Bring readings in by hand, from another logger’s file. Each that may not be kept is named by its place, with the reason' })
   @ApiOkResponse(of('TakenResponse'))
@@ -146,6 +155,7 @@ export class ReadingsController {
   }
 
   @Get('readings.csv')
+  @For('look')
   @ApiOperation({ summary: 'Every reading of some channels between two instants, as CSV: at, device, name, channel, C' })
   @ApiQuery({ name: 'channels', description: 'device:channel, several with commas between' })
   @ApiQuery({ name: 'from', description: 'ISO instant' })
@@ -163,6 +173,7 @@ export class ReadingsController {
   }
 
   @Get('readings')
+  @For('look')
   @ApiOperation({ summary: 'Curves of some channels between two instants, gathered into steps of time' })
   @ApiQuery({ name: 'channels', description: 'device:channel, several with commas between' })
   @ApiQuery({ name: 'from', description: 'ISO instant' })
@@ -176,9 +187,11 @@ export class ReadingsController {
   }
 
   @Sse('readings/stream')
+  @For('look')
   @ApiOperation({ summary: 'Server-sent events: `readings` whenever some have come in, `weight` whenever a scale showed one, on any server of the house' })
   watch(): Observable<{ type: string; data: object }> {
-    return this.stream.watched();
+    // Whoever watches asks again after a while: by then they may be signed out.
+    return this.stream.watched().pipe(takeUntil(timer(WATCHED_MS)));
   }
 }
 

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiConflictResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { PutAwayRequest, RecipeRequest, type RecipeResponse } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { RecipesService } from './recipesService.js';
 
@@ -12,6 +13,7 @@ export class RecipesController {
   constructor(private readonly recipes: RecipesService) {}
 
   @Get()
+  @For('look')
   @ApiOperation({ summary: 'The house’s recipes, each with every version, the last first' })
   @ApiOkResponse({ schema: { type: 'array', items: RECIPE.schema } })
   all(): Promise<RecipeResponse[]> {
@@ -19,6 +21,7 @@ export class RecipesController {
   }
 
   @Post()
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a new recipe, or another version of one. What somebody wrote in between is never written over' })
   @ApiOkResponse(RECIPE)
@@ -30,6 +33,7 @@ export class RecipesController {
   }
 
   @Post(':id/put-away')
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Put a recipe away, or take it out again. Batches keep theirs' })
   @ApiOkResponse(RECIPE)

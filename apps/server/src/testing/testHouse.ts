@@ -1,15 +1,25 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { Role } from '@bunkhouse/api';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
+import { SESSION_COOKIE } from '../crew/asked.js';
+import { newToken, tokenHash } from '../crew/secrets.js';
 import { createApp } from '../createApp.js';
 
 /** A server on a database of its own, for the tests of one file. */
 export interface TestHouse {
   app: NestExpressApplication;
   database: DataSource;
-  http: () => ReturnType<typeof request>;
+  /** requests of Juno, who is head cook */
+  http: () => TestAgent;
+  /** requests of somebody new, who may what a role may; by password unless said otherwise */
+  as: (role: Role, name?: string, by?: 'pin' | 'password') => Promise<TestAgent>;
+  /** Juno's cookie, for what is asked otherwise */
+  cookie: string;
+  /** requests of nobody */
+  nobody: () => ReturnType<typeof request>;
   close: () => Promise<void>;
 }
 
@@ -30,17 +40,44 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
 /** Opens an empty house. */
 export async function openTestHouse(pgBin: string | null = null): Promise<TestHouse> {
   const { url, drop } = await emptyDatabase();
-  const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin });
+  const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin, proxy: null });
   await app.init();
+  const database = app.get<DataSource>(getDataSourceToken());
+  const as = async (role: Role, name = `${role} ${randomUUID().slice(0, 8)}`, by: 'pin' | 'password' = 'password') =>
+    (await signedIn(app, database, { role, name, by })).http;
+  const juno = await signedIn(app, database, { role: 'head', name: 'Juno', by: 'password' });
   return {
     app,
-    database: app.get<DataSource>(getDataSourceToken()),
-    http: () => request(app.getHttpServer()),
+    database,
+    http: () => juno.http,
+    cookie: juno.cookie,
+    as,
+    nobody: () => request(app.getHttpServer()),
     close: async () => {
       await app.close();
       await drop();
     },
   };
+}
+
+export type TestAgent = ReturnType<typeof request.agent>;
+
+/** Somebody with a session, without the time that hashing a password takes. */
+async function signedIn(
+  app: NestExpressApplication,
+  database: DataSource,
+  { role, name, by }: { role: Role; name: string; by: 'pin' | 'password' },
+): Promise<{ http: TestAgent; cookie: string }> {
+  const [id, token] = [randomUUID(), newToken()];
+  await database.query(`INSERT INTO person (id, name, role, put_away, created_by, created_at) VALUES ($1, $2, $3, false, 'the test', now())`, [id, name, role]);
+  await database.query(`INSERT INTO session (id, person_id, token_hash, by, device, started_at, seen_at) VALUES ($1, $2, $3, $4, 'A program', now(), now())`, [
+    randomUUID(),
+    id,
+    tokenHash(token),
+    by,
+  ]);
+  const cookie = `${SESSION_COOKIE}=${token}`;
+  return { http: request.agent(app.getHttpServer()).set('Cookie', cookie), cookie };
 }
 
 async function admin(sql: string): Promise<void> {

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
 import { ToolCheckRequest, ToolRequest, type ToolResponse } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { ToolPipe } from '../errors/refusals.js';
 import { ToolsService } from './toolsService.js';
@@ -13,6 +14,7 @@ export class ToolsController {
   constructor(private readonly tools: ToolsService) {}
 
   @Get()
+  @For('look')
   @ApiOperation({ summary: 'Thermometers, hydrometers, scales and needles, each with its checks' })
   @ApiOkResponse(TOOLS)
   all(): Promise<ToolResponse[]> {
@@ -20,6 +22,7 @@ export class ToolsController {
   }
 
   @Post()
+  @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a tool, or change one' })
   @ApiOkResponse(TOOLS)
@@ -29,6 +32,7 @@ export class ToolsController {
   }
 
   @Post(':id/checks')
+  @For('record')
   @HttpCode(200)
   @ApiOperation({ summary: 'A thermometer in ice or boiling water, a hydrometer in plain water: corrects what is read from then on' })
   @ApiParam({ name: 'id', format: 'uuid' })

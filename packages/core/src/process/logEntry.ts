@@ -14,6 +14,8 @@ interface Written {
   seq: number;
   /** who */
   by: string;
+  /** who was signed in on the device that handed it in, where that was somebody else */
+  sentBy?: string;
   /** ISO instant of the act */
   at: string;
   /** ISO instant of the writing */

@@ -1,0 +1,65 @@
+import { RULE_SETS } from '@bunkhouse/core';
+import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+
+const RULES = Object.keys(RULE_SETS) as (keyof typeof RULE_SETS)[];
+
+/** How this house shows numbers, what it goes by, how long it keeps every reading. */
+export interface HouseSettings {
+  /** weights, lengths and volumes on a device where nobody chose otherwise */
+  system: 'metric' | 'us';
+  temperature: 'C' | 'F';
+  /** the sign between whole and part */
+  decimal: 'point' | 'comma';
+  /** 17 Oct, 15:30 or Oct 17, 3:30 pm */
+  dates: 'dayFirst' | 'monthFirst';
+  /** of a new batch */
+  ruleSet: keyof typeof RULE_SETS;
+  /** a shared tablet asks for the PIN again after so many minutes */
+  lockMin: number;
+  /** days for which every single reading is kept; null for ever. Older ones are thinned to what draws the same curve */
+  rawDays: number | null;
+}
+
+export const USUAL_SETTINGS: HouseSettings = {
+  system: 'metric',
+  temperature: 'C',
+  decimal: 'point',
+  dates: 'dayFirst',
+  ruleSet: 'us',
+  lockMin: 10,
+  rawDays: null,
+};
+
+/** The house’s name and settings, changed. */
+export class SettingsRequest implements HouseSettings {
+  @MaxLength(60, { message: 'A shorter name, please: 60 letters at most.' })
+  @MinLength(1, { message: 'The house needs a name.' })
+  @IsString({ message: 'The house needs a name.' })
+  name: string;
+
+  @IsIn(['metric', 'us'], { message: 'Grams or pounds?' })
+  system: 'metric' | 'us';
+
+  @IsIn(['C', 'F'], { message: '°C or °F?' })
+  temperature: 'C' | 'F';
+
+  @IsIn(['point', 'comma'], { message: 'A point or a comma?' })
+  decimal: 'point' | 'comma';
+
+  @IsIn(['dayFirst', 'monthFirst'], { message: 'The day first or the month?' })
+  dates: 'dayFirst' | 'monthFirst';
+
+  @IsIn(RULES, { message: 'By which rules does the house go?' })
+  ruleSet: keyof typeof RULE_SETS;
+
+  @Min(2, { message: 'Between 2 minutes and 4 hours.' })
+  @Max(240, { message: 'Between 2 minutes and 4 hours.' })
+  @IsInt({ message: 'After how many minutes? A whole number is missing.' })
+  lockMin: number;
+
+  @ValidateIf((request: SettingsRequest) => request.rawDays !== null)
+  @Min(30, { message: 'At least 30 days: a ham hangs on for weeks.' })
+  @Max(36500, { message: 'A hundred years at most. Leave it empty to keep every reading.' })
+  @IsInt({ message: 'For how many days? A whole number, or nothing.' })
+  rawDays: number | null;
+}
