@@ -14,6 +14,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { openBook } from './data/batches';
+import { Door } from './shell/Door';
 import { openShell } from './shell/openShell';
 import { PreferencesProvider } from './shell/preferences';
 import { router } from './shell/routes';
@@ -28,9 +29,11 @@ openShell();
 createRoot(root).render(
   <StrictMode>
     <ThemeProvider theme={theme} defaultMode="system" noSsr>
-      <PreferencesProvider>
-        <RouterProvider router={router} />
-      </PreferencesProvider>
+      <Door>
+        <PreferencesProvider>
+          <RouterProvider router={router} />
+        </PreferencesProvider>
+      </Door>
     </ThemeProvider>
   </StrictMode>,
 );

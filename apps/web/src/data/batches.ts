@@ -1,4 +1,4 @@
-import type { BatchRequest, BatchResponse, FamilyMember, HouseResponse, LedgerResponse, LogEntryRequest, TrendPoint } from '@bunkhouse/api';
+import type { BatchRequest, BatchResponse, FamilyMember, HouseResponse, LedgerResponse, LogEntryRequest, SettingsRequest, TrendPoint } from '@bunkhouse/api';
 import { replay, type BatchState } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
@@ -68,6 +68,11 @@ export function useBatches(ids: readonly string[]): { batches: (Batch | undefine
 }
 
 export const useHouse = () => useSWR<HouseResponse, Error>('/api/house', request, { revalidateOnFocus: false });
+
+export async function changeSettings(asked: SettingsRequest): Promise<void> {
+  await mutate('/api/house', await request<HouseResponse>('/api/house', asked), { revalidate: false });
+  void mutate('/api/session');
+}
 
 /** Writes an entry and shows what follows from it at once, everywhere. */
 export async function writeEntry(batchId: string, entry: LogEntryRequest): Promise<BatchResponse> {

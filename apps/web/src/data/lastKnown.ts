@@ -1,7 +1,7 @@
-import { createStore, get, set } from 'idb-keyval';
+import { clear, createStore, get, set } from 'idb-keyval';
 
 /** What is kept on this device for when the house cannot be asked: what the day is worked by, not the book of years. */
-const KEPT = [/^\/api\/batches$/, /^\/api\/batches\/[0-9a-f-]{36}$/, /^\/api\/house(\/plan)?$/, /^\/api\/(recipes|lots|tools|devices|learnt)$/];
+const KEPT = [/^\/api\/batches$/, /^\/api\/batches\/[0-9a-f-]{36}$/, /^\/api\/(session|house(\/plan)?)$/, /^\/api\/(recipes|lots|tools|devices|learnt)$/];
 
 const store = typeof indexedDB === 'undefined' ? null : createStore('bunkhouse-last-known', 'answers');
 /** What was written last, so that the same is not written every few seconds. */
@@ -16,6 +16,12 @@ export async function keepKnown(path: string, answer: unknown): Promise<void> {
   if (written.get(path) === text) return;
   written.set(path, text);
   await set(path, answer, store).catch(() => undefined);
+}
+
+/** Forgets what the house said: whoever comes next finds nothing of it on this device. */
+export async function forgetKnown(): Promise<void> {
+  written.clear();
+  if (store !== null) await clear(store).catch(() => undefined);
 }
 
 /** What was answered last to a question, on this device; of one batch, what stood of it in the list of all. */

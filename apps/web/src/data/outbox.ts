@@ -117,12 +117,14 @@ export async function sendWaiting(): Promise<void> {
     for (const { batchId, entry } of waiting) {
       if (stuck.has(batchId)) continue;
       try {
-        const batch = await request<BatchResponse>(`/api/batches/${batchId}/log`, entry);
+        const batch = await request<BatchResponse>(`/api/batches/${batchId}/log`, entry, { quietly: true });
         await change(waiting.filter((own) => own.entry.id !== entry.id));
         await tellSent(batch);
       } catch (error) {
         if (!(error instanceof Refusal)) throw error;
         if (error.offline || error.status >= 500) return noteLostAfter(error);
+        // Nobody is signed in just now: it goes off when somebody is.
+        if (error.status === 401) return;
         stuck.add(batchId);
         await change(waiting.map((own) => (own.entry.id === entry.id ? { ...own, refusal: error.message } : own)));
       }

@@ -20,10 +20,31 @@ export class Refusal extends Error {
   }
 }
 
-/** The one way to ask the server. A file is sent as it is, everything else as JSON. */
-export async function request<T>(path: string, body?: unknown): Promise<T> {
+/** What is done when the house does not know who stands here: answers the name of whoever signed in, or null where nobody did. */
+type AskWho = () => Promise<string | null>;
+let askWho: AskWho = () => Promise.resolve(null);
+let lookWho: () => void = () => undefined;
+
+/** Who is told when the house does not know who stands here: `ask` where somebody waits for it, `look` else. */
+export function onShut(ask: AskWho, look: () => void): void {
+  askWho = ask;
+  lookWho = look;
+}
+
+/**
+ * The one way to ask the server. A file is sent as it is, everything else as JSON. Where the device is locked or signed out, whoever stands
+ * here is asked for their PIN, and what they meant to send goes off after it, signed by them.
+ *
+ * @param quietly do not ask who it is: nobody waits for it
+ */
+export async function request<T>(path: string, body?: unknown, { quietly = false } = {}): Promise<T> {
   const answer = await fetch(path, body === undefined ? {} : posted(body)).catch(() => null);
   if (answer === null) return unreached<T>(path, body);
+  if (answer.status === 401 && !quietly && path !== '/api/session' && !path.startsWith('/api/session/secret')) {
+    const name = body === undefined ? null : await askWho();
+    if (name === null) lookWho();
+    else return request<T>(path, signedBy(body, name), { quietly: true });
+  }
   noteReached();
   noteServerDate(answer.headers.get('date'));
   const said = (await answer.json().catch(() => null)) as unknown;
@@ -34,6 +55,9 @@ export async function request<T>(path: string, body?: unknown): Promise<T> {
   const { message, errors } = (said ?? {}) as Partial<ErrorResponse>;
   throw new Refusal(answer.status, message ?? 'The house gave no answer that can be read. Try again in a moment.', errors);
 }
+
+const signedBy = (body: unknown, by: string): unknown =>
+  typeof body === 'object' && body !== null && !(body instanceof Blob) && 'by' in body ? { ...body, by } : body;
 
 /** No answer: what was known last of what is asked; what is told is not lost, but not told either. */
 async function unreached<T>(path: string, body: unknown): Promise<T> {

@@ -53,7 +53,7 @@ export function JustLogged({ children }: { children: ReactNode }) {
           kind: 'withdrawn',
           replaces: logged.entryId,
           at,
-          by: name.trim() === '' ? 'Cook' : name.trim(),
+          by: name,
           reason: 'Taken back at once',
         });
         setLogged(null);

@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router';
+import { useMay } from './who';
 import { Glyph, type GlyphName } from './glyphs';
 
 const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
@@ -15,9 +16,10 @@ const SECTIONS: readonly { to: string; name: string; glyph: GlyphName }[] = [
 
 /** Down the left side; along the bottom on a phone. */
 export function SectionBar() {
+  const mayPlan = useMay('plan');
   return (
     <nav className="bar" aria-label="Sections">
-      {SECTIONS.map(({ to, name, glyph }) => (
+      {SECTIONS.filter(({ to }) => mayPlan || to !== '/new').map(({ to, name, glyph }) => (
         <NavLink key={to} to={to} end={to === '/'}>
           <Glyph name={glyph} size={26} />
           {name}

@@ -1,18 +1,23 @@
+import { useHouse } from '../data/batches';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useWho } from './who';
 
 /** How this device shows quantities, and whose hands it is in. */
 export interface Preferences {
   /** weights, lengths and volumes */
   system: 'metric' | 'us';
   temperature: 'C' | 'F';
-  /** who is on duty; signs what is logged */
+  /** who is signed in here; signs what is logged */
   name: string;
   /** id of the thermometer in this cook's hand; empty where none was chosen */
   thermometer: string;
 }
 
+/** What a device keeps of it; the rest is the house's. */
+type Chosen = Partial<Omit<Preferences, 'name'>>;
+
 interface PreferencesContext extends Preferences {
-  change: (part: Partial<Preferences>) => void;
+  change: (part: Chosen) => void;
 }
 
 const KEY = 'bunkhouse.preferences';
@@ -22,29 +27,34 @@ const Context = createContext<PreferencesContext>({ ...FIRST, change: () => unde
 export const usePreferences = () => useContext(Context);
 
 export function PreferencesProvider({ children }: { children: ReactNode }) {
-  const [preferences, setPreferences] = useState(read);
+  const { name } = useWho();
+  const { data: house } = useHouse();
+  const [chosen, setChosen] = useState(read);
   useEffect(() => {
-    localStorage.setItem(KEY, JSON.stringify(preferences));
-  }, [preferences]);
+    localStorage.setItem(KEY, JSON.stringify(chosen));
+  }, [chosen]);
   useEffect(() => {
-    const follow = (event: StorageEvent) => event.key === KEY && setPreferences(read());
+    const follow = (event: StorageEvent) => event.key === KEY && setChosen(read());
     window.addEventListener('storage', follow);
     return () => window.removeEventListener('storage', follow);
   }, []);
-  const value = useMemo(() => ({ ...preferences, change: (part: Partial<Preferences>) => setPreferences((now) => ({ ...now, ...part })) }), [preferences]);
+  const { system, temperature } = house?.settings ?? FIRST;
+  const value = useMemo(
+    () => ({ ...FIRST, system, temperature, ...chosen, name, change: (part: Chosen) => setChosen((now) => ({ ...now, ...part })) }),
+    [chosen, name, system, temperature],
+  );
   return <Context value={value}>{children}</Context>;
 }
 
-function read(): Preferences {
+function read(): Chosen {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Preferences>;
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Chosen;
     return {
-      system: kept.system === 'us' ? 'us' : 'metric',
-      temperature: kept.temperature === 'F' ? 'F' : 'C',
-      name: typeof kept.name === 'string' ? kept.name.slice(0, 40) : '',
-      thermometer: typeof kept.thermometer === 'string' ? kept.thermometer : '',
+      ...(kept.system === 'us' || kept.system === 'metric' ? { system: kept.system } : {}),
+      ...(kept.temperature === 'F' || kept.temperature === 'C' ? { temperature: kept.temperature } : {}),
+      ...(typeof kept.thermometer === 'string' ? { thermometer: kept.thermometer } : {}),
     };
   } catch {
-    return FIRST;
+    return {};
   }
 }

@@ -32,6 +32,7 @@ export const router = createBrowserRouter([
       { path: 'calendar', lazy: async () => ({ Component: (await import('../sections/calendar/Calendar')).Calendar }) },
       { path: 'learnt', lazy: async () => ({ Component: (await import('../sections/learnt/Learnt')).Learnt }) },
       { path: 'kept', lazy: async () => ({ Component: (await import('../sections/kept/KeptEntries')).KeptEntries }) },
+      { path: 'house', lazy: async () => ({ Component: (await import('../sections/house/HousePage')).HousePage }) },
       { path: '*', Component: Lost },
     ],
   },

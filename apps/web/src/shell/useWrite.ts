@@ -22,7 +22,7 @@ export function useWrite({ record }: Batch): { write: (said: Said, what: string)
     const id = crypto.randomUUID();
     const at = new Date(houseTime()).toISOString();
     try {
-      await writeEntry(record.id, { ...said, id, at, by: name.trim() === '' ? 'Cook' : name.trim(), seen: record.entries.at(-1)?.seq ?? 0 });
+      await writeEntry(record.id, { ...said, id, at, by: name, seen: record.entries.at(-1)?.seq ?? 0 });
       tellLogged({ batchId: record.id, entryId: id, what: `${what}, ${record.code}`, at });
       return true;
     } catch (error) {

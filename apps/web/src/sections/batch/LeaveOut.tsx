@@ -4,6 +4,7 @@ import { writeEntry, type Batch } from '../../data/batches';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
 import { usePreferences } from '../../shell/preferences';
+import { Only } from '../../shell/Only';
 
 type Act = { kind: 'skipped'; stepId: string } | { kind: 'ended' } | { kind: 'note' } | { kind: 'withdrawn'; replaces: string };
 
@@ -18,7 +19,7 @@ export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch;
       id,
       ...act,
       at: new Date(houseTime()).toISOString(),
-      by: name.trim() === '' ? 'Cook' : name.trim(),
+      by: name,
       reason,
       seen: batch.record.entries.length,
     };
@@ -64,9 +65,11 @@ export function LeaveOut({ batch, stepId, title }: { batch: Batch; stepId: strin
   const [open, setOpen] = useState(false);
   if (!open) {
     return (
-      <button type="button" className="lnk" onClick={() => setOpen(true)}>
-        Leave this step out
-      </button>
+      <Only right="plan">
+        <button type="button" className="lnk" onClick={() => setOpen(true)}>
+          Leave this step out
+        </button>
+      </Only>
     );
   }
   return (

@@ -13,6 +13,7 @@ import { useNow } from '../../shell/useNow';
 import { WordsForm } from './LeaveOut';
 import { LOT_WORDS } from '../../shell/lotWords';
 import { pieceEventTitle } from './pieceWords';
+import { Only } from '../../shell/Only';
 
 /** Everything that was written, the last first. A correction stands beside what it corrects. */
 export function LogPanel({ batch }: { batch: Batch }) {
@@ -40,29 +41,33 @@ export function LogPanel({ batch }: { batch: Batch }) {
           />
         ))}
       </ol>
-      <div className="log-foot">
-        {writing === null ? (
-          <>
-            <button type="button" className="btn" onClick={() => setWriting('note')}>
-              Write a note
-            </button>
-            {state.outcome === 'live' && (
-              <button type="button" className="btn quiet" onClick={() => setWriting('ended')}>
-                Throw the batch away
+      <Only right="record">
+        <div className="log-foot">
+          {writing === null ? (
+            <>
+              <button type="button" className="btn" onClick={() => setWriting('note')}>
+                Write a note
               </button>
-            )}
-          </>
-        ) : (
-          <WordsForm
-            key={writing}
-            batch={batch}
-            act={{ kind: writing }}
-            label={writing === 'note' ? 'Note' : 'Why the batch is thrown away'}
-            button={writing === 'note' ? 'Log the note' : 'Log that it is thrown away'}
-            onDone={() => setWriting(null)}
-          />
-        )}
-      </div>
+              {state.outcome === 'live' && (
+                <Only right="plan">
+                  <button type="button" className="btn quiet" onClick={() => setWriting('ended')}>
+                    Throw the batch away
+                  </button>
+                </Only>
+              )}
+            </>
+          ) : (
+            <WordsForm
+              key={writing}
+              batch={batch}
+              act={{ kind: writing }}
+              label={writing === 'note' ? 'Note' : 'Why the batch is thrown away'}
+              button={writing === 'note' ? 'Log the note' : 'Log that it is thrown away'}
+              onDone={() => setWriting(null)}
+            />
+          )}
+        </div>
+      </Only>
       <CorrectionSheet batch={batch} entry={correcting} onClose={() => setCorrecting(null)} />
     </section>
   );
@@ -112,7 +117,10 @@ function LogLine({
           />
         )}
       </div>
-      <span className="by">{entry.by}</span>
+      <span className="by">
+        {entry.by}
+        {entry.sentBy !== undefined && <small> handed in by {entry.sentBy}</small>}
+      </span>
       <span className="acts">
         {standing?.kind === 'done' && Object.keys(standing.values).length > 0 && (
           <button type="button" className="lnk" onClick={() => onCorrect(standing)} aria-label={`Correct ${heading(entry, undefined, batch, preferences)}`}>

@@ -31,7 +31,7 @@ export function PicturesPanel({ batch: { record, state } }: { batch: Batch }) {
       return setFault(`That picture is larger than ${PICTURE_LIMIT_MB} MB. Make it smaller, or take it with less detail.`);
     setBusy(true);
     try {
-      const by = name.trim() === '' ? 'Cook' : name.trim();
+      const by = name;
       await keepPicture(record.id, { id: crypto.randomUUID(), piece, at: new Date(houseTime()).toISOString(), by }, picked);
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

@@ -10,6 +10,7 @@ import { inWords } from '../../shell/quantities';
 import { useWrite } from '../../shell/useWrite';
 import { Lineage } from './Lineage';
 import { pieceEventTitle, SHAPING_WORDS } from './pieceWords';
+import { Only } from '../../shell/Only';
 
 type Doing = { piece: PieceNow; act: 'shape' | 'split' | 'join' | 'drop' };
 
@@ -60,9 +61,11 @@ export function PiecesPanel({ batch }: { batch: Batch }) {
                       : []),
                   ] as const
                 ).map(([act, word]) => (
-                  <button key={act} type="button" className="lnk" aria-label={`${word}: piece ${piece.code}`} onClick={() => setDoing({ piece, act })}>
-                    {word}
-                  </button>
+                  <Only key={act} right="plan">
+                    <button type="button" className="lnk" aria-label={`${word}: piece ${piece.code}`} onClick={() => setDoing({ piece, act })}>
+                      {word}
+                    </button>
+                  </Only>
                 ))}
               </span>
             )}

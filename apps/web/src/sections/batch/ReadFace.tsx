@@ -47,7 +47,7 @@ export function ReadFace({ picture, onDone }: { picture: PictureResponse; onDone
     setBusy(true);
     setFault(null);
     try {
-      await readPicture(picture, { id: crypto.randomUUID(), by: name.trim() === '' ? 'Cook' : name.trim(), ...marks });
+      await readPicture(picture, { id: crypto.randomUUID(), by: name, ...marks });
       onDone();
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

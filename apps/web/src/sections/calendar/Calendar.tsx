@@ -2,7 +2,7 @@ import type { HousePlan, Schedule } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { useHousePlan } from '../../data/housePlan';
 import { Choice } from '../../shell/Choice';
@@ -18,6 +18,7 @@ import { MendPanel } from './MendPanel';
 import { usePlanMoves, type PlanMoves } from './usePlanMoves';
 import { endOf, SPANS, useView, type View } from './useView';
 import { WeeksPicture, type Ghost } from './WeeksPicture';
+import { Only } from '../../shell/Only';
 
 /** What is open above the picture. */
 type Open = 'hours' | 'feed' | 'mend' | null;
@@ -44,7 +45,8 @@ function Weeks({ batches, plan }: { batches: Batch[]; plan: HousePlan }) {
   const now = useNow();
   const view = useView(now);
   const moves = usePlanMoves(batches);
-  const [open, setOpen] = useState<Open>(null);
+  const [search] = useSearchParams();
+  const [open, setOpen] = useState<Open>(search.get('open') === 'hours' ? 'hours' : null);
   const [ghosts, setGhosts] = useState<Ghost[] | null>(null);
   const rows = useMemo(() => batches.map(rowOf), [batches]);
   const { params, variants } = useScheduleParams(batches, plan, now);
@@ -108,15 +110,17 @@ function Head({ view, moves, open, onOpen, mendable }: { view: View; moves: Plan
         <button type="button" className="btn quiet" onClick={() => void moves.redo()} disabled={!moves.canRedo || moves.busy}>
           Redo move
         </button>
-        <button type="button" className={mendable && open !== 'mend' ? 'btn go' : 'btn'} aria-expanded={open === 'mend'} onClick={() => onOpen('mend')}>
-          Mend the plan
-        </button>
-        <button type="button" className="btn" aria-expanded={open === 'feed'} onClick={() => onOpen('feed')}>
-          On your telephone
-        </button>
-        <button type="button" className="btn" aria-expanded={open === 'hours'} onClick={() => onOpen('hours')}>
-          Hours and stores
-        </button>
+        <Only right="plan">
+          <button type="button" className={mendable && open !== 'mend' ? 'btn go' : 'btn'} aria-expanded={open === 'mend'} onClick={() => onOpen('mend')}>
+            Mend the plan
+          </button>
+          <button type="button" className="btn" aria-expanded={open === 'feed'} onClick={() => onOpen('feed')}>
+            On your telephone
+          </button>
+          <button type="button" className="btn" aria-expanded={open === 'hours'} onClick={() => onOpen('hours')}>
+            Hours and stores
+          </button>
+        </Only>
       </div>
     </div>
   );

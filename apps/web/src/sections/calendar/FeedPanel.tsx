@@ -20,7 +20,7 @@ export function FeedPanel() {
     setFault(null);
     setCopied(false);
     try {
-      await changeFeed({ alarmMin: feed?.alarmMin ?? null, renew: false, ...part, by: name.trim() === '' ? 'Cook' : name.trim() });
+      await changeFeed({ alarmMin: feed?.alarmMin ?? null, renew: false, ...part, by: name });
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       setFault(error.message);

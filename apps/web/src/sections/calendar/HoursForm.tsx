@@ -29,7 +29,7 @@ export function HoursForm({ plan, now, onDone }: { plan: HousePlan; now: number;
       hands: hands ?? Number.NaN,
       nightWatch: nights,
       resources,
-      by: name.trim() === '' ? 'Cook' : name.trim(),
+      by: name,
     };
     try {
       await changeHousePlan(asked);

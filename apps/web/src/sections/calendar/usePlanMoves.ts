@@ -39,7 +39,7 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const working = useRef(false);
-  const by = name.trim() === '' ? 'Cook' : name.trim();
+  const by = name;
 
   /** One thing after the other; a refusal is told and ends it. */
   const run = useCallback(async (work: () => Promise<void>): Promise<boolean> => {

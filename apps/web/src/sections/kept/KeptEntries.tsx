@@ -69,7 +69,7 @@ function Clash({ own, refusal }: { own: Waiting; refusal: string }) {
     setFault(null);
     try {
       const reason = `Logged without a connection and not taken: ${said}, ${new Date(own.entry.at).toISOString().slice(0, 16)}Z by ${own.entry.by}. ${own.entry.reason ?? ''}`;
-      const by = name.trim() === '' ? 'Cook' : name.trim();
+      const by = name;
       await writeEntry(own.batchId, {
         id: crypto.randomUUID(),
         kind: 'note',

@@ -11,6 +11,7 @@ import { digits, inWords } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
 import { TableHead } from '../../instruments/TableHead';
 import { VERDICT_WORDS } from '../../shell/tradeWords';
+import { Only } from '../../shell/Only';
 
 const TEN_BILLIONTHS = 1e10;
 /** What the house has learnt from its own batches, from which of them, and the way to leave one out. */
@@ -150,9 +151,11 @@ function Taste({ learnt: { taste, tasted } }: { learnt: LearntResponse }) {
 }
 
 const LeaveOutButton = ({ what, leftOut, onChange }: { what: string; leftOut: boolean; onChange: (leftOut: boolean) => void }) => (
-  <button type="button" className="lnk" onClick={() => onChange(!leftOut)} aria-label={leftOut ? `Count ${what} again` : `Leave ${what} out`}>
-    {leftOut ? 'Left out: count it' : 'Leave it out'}
-  </button>
+  <Only right="plan">
+    <button type="button" className="lnk" onClick={() => onChange(!leftOut)} aria-label={leftOut ? `Count ${what} again` : `Leave ${what} out`}>
+      {leftOut ? 'Left out: count it' : 'Leave it out'}
+    </button>
+  </Only>
 );
 
 function useLeaveOut() {
@@ -161,7 +164,7 @@ function useLeaveOut() {
   const change = async (id: string, leftOut: boolean) => {
     setFault(null);
     try {
-      await leaveOut({ id, leftOut, by: name.trim() === '' ? 'Cook' : name.trim() });
+      await leaveOut({ id, leftOut, by: name });
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       setFault(error.message);

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { mutate } from 'swr';
 import { Refusal, request } from '../../data/request';
 import { TableHead } from '../../instruments/TableHead';
+import { Only } from '../../shell/Only';
 
 const FATES: Readonly<Record<BookFate, string>> = {
   new: 'comes in',
@@ -74,103 +75,109 @@ export function BookInOut() {
           </p>
         </div>
       </div>
-      <section className="panel">
-        <div className="ph">
-          <h2>Out</h2>
-        </div>
-        <div className="pad words-act">
-          <a className="btn" href="/api/exchange/book.json?readings=no" download>
-            Save the book
-          </a>
-          <a className="btn quiet" href="/api/exchange/book.json" download>
-            Save it with every reading
-          </a>
-        </div>
-      </section>
-      <section className="panel">
-        <div className="ph">
-          <h2>Backup</h2>
-          <span className="aside">the house itself, as it is at this instant</span>
-        </div>
-        <div className="pad">
-          <p className="note">
-            Everything, with devices, feeds and what is not in the book. Keep it on another disk: it goes back into an empty house by{' '}
-            <code>npm run restore</code>.
-          </p>
-          <div className="words-act">
-            <a className="btn" href="/api/backup" download>
-              Save a backup
+      <Only right="plan">
+        <section className="panel">
+          <div className="ph">
+            <h2>Out</h2>
+          </div>
+          <div className="pad words-act">
+            <a className="btn" href="/api/exchange/book.json?readings=no" download>
+              Save the book
+            </a>
+            <a className="btn quiet" href="/api/exchange/book.json" download>
+              Save it with every reading
             </a>
           </div>
-        </div>
-      </section>
-      <section className="panel">
-        <div className="ph">
-          <h2>In</h2>
-          <span className="aside">nothing is written before you have seen what comes</span>
-        </div>
-        <div className="pad">
-          <label className="btn choose-file">
-            Choose a book
-            <input
-              type="file"
-              accept="application/json,.json"
-              onChange={(event) => {
-                const [file] = event.target.files ?? [];
-                if (file !== undefined) void look(file);
-                event.target.value = '';
-              }}
-            />
-          </label>
-          {busy && <p className="note">Reading...</p>}
-          {fault !== null && (
-            <p className="fault" role="alert">
-              {fault}
+        </section>
+      </Only>
+      <Only right="run">
+        <section className="panel">
+          <div className="ph">
+            <h2>Backup</h2>
+            <span className="aside">the house itself, as it is at this instant</span>
+          </div>
+          <div className="pad">
+            <p className="note">
+              Everything, with devices, feeds and what is not in the book. Keep it on another disk: it goes back into an empty house by{' '}
+              <code>npm run restore</code>.
             </p>
-          )}
-          {found !== null && (
-            <>
-              <p className="lead" role="status">
-                {done === null ? `${chosen?.name ?? ''}${found.house === '' ? '' : `, from ${found.house}`}: ` : 'Taken in: '}
-                {count(['new'])} batches {done === null ? 'come in' : 'came in'}, {count(['longer'])} go on, {count(['known'])} are here already,{' '}
-                {count(['differs'])} stay as they are here; {found.recipes.filter(({ fate }) => fate === 'new' || fate === 'longer').length} recipes,{' '}
-                {found.devices} devices, {found.readings} pieces of readings.
+            <div className="words-act">
+              <a className="btn" href="/api/backup" download>
+                Save a backup
+              </a>
+            </div>
+          </div>
+        </section>
+      </Only>
+      <Only right="run">
+        <section className="panel">
+          <div className="ph">
+            <h2>In</h2>
+            <span className="aside">nothing is written before you have seen what comes</span>
+          </div>
+          <div className="pad">
+            <label className="btn choose-file">
+              Choose a book
+              <input
+                type="file"
+                accept="application/json,.json"
+                onChange={(event) => {
+                  const [file] = event.target.files ?? [];
+                  if (file !== undefined) void look(file);
+                  event.target.value = '';
+                }}
+              />
+            </label>
+            {busy && <p className="note">Reading...</p>}
+            {fault !== null && (
+              <p className="fault" role="alert">
+                {fault}
               </p>
-              <div className="table-scroll" tabIndex={0} role="region" aria-label="What the book holds">
-                <table className="book differ">
-                  <TableHead columns={['Batch or recipe', 'What it is', 'Here']} />
-                  <tbody>
-                    {found.batches.map(({ id, code, name, fate, as }) => (
-                      <tr key={id}>
-                        <th scope="row">{code}</th>
-                        <td>{name}</td>
-                        <td>
-                          {FATES[fate]}
-                          {as === undefined ? '' : `, as ${as}: its code is taken`}
-                        </td>
-                      </tr>
-                    ))}
-                    {found.recipes
-                      .filter(({ fate }) => fate !== 'known')
-                      .map(({ id, name, fate }) => (
+            )}
+            {found !== null && (
+              <>
+                <p className="lead" role="status">
+                  {done === null ? `${chosen?.name ?? ''}${found.house === '' ? '' : `, from ${found.house}`}: ` : 'Taken in: '}
+                  {count(['new'])} batches {done === null ? 'come in' : 'came in'}, {count(['longer'])} go on, {count(['known'])} are here already,{' '}
+                  {count(['differs'])} stay as they are here; {found.recipes.filter(({ fate }) => fate === 'new' || fate === 'longer').length} recipes,{' '}
+                  {found.devices} devices, {found.readings} pieces of readings.
+                </p>
+                <div className="table-scroll" tabIndex={0} role="region" aria-label="What the book holds">
+                  <table className="book differ">
+                    <TableHead columns={['Batch or recipe', 'What it is', 'Here']} />
+                    <tbody>
+                      {found.batches.map(({ id, code, name, fate, as }) => (
                         <tr key={id}>
-                          <th scope="row">{name}</th>
-                          <td>recipe</td>
-                          <td>{FATES[fate]}</td>
+                          <th scope="row">{code}</th>
+                          <td>{name}</td>
+                          <td>
+                            {FATES[fate]}
+                            {as === undefined ? '' : `, as ${as}: its code is taken`}
+                          </td>
                         </tr>
                       ))}
-                  </tbody>
-                </table>
-              </div>
-              {done === null && (
-                <button type="button" className="btn go" disabled={busy || comes === 0} onClick={() => void take()}>
-                  {comes === 0 ? 'Nothing of it is new' : 'Take it in'}
-                </button>
-              )}
-            </>
-          )}
-        </div>
-      </section>
+                      {found.recipes
+                        .filter(({ fate }) => fate !== 'known')
+                        .map(({ id, name, fate }) => (
+                          <tr key={id}>
+                            <th scope="row">{name}</th>
+                            <td>recipe</td>
+                            <td>{FATES[fate]}</td>
+                          </tr>
+                        ))}
+                    </tbody>
+                  </table>
+                </div>
+                {done === null && (
+                  <button type="button" className="btn go" disabled={busy || comes === 0} onClick={() => void take()}>
+                    {comes === 0 ? 'Nothing of it is new' : 'Take it in'}
+                  </button>
+                )}
+              </>
+            )}
+          </div>
+        </section>
+      </Only>
     </div>
   );
 }

@@ -16,13 +16,29 @@ import { Result } from './Result';
 import { useHouseDiffusivity } from './useHouseDiffusivity';
 import { useProcess } from './useProcess';
 import { WhenPanel, WORKING } from './WhenPanel';
+import { NotForYou, Only } from '../../shell/Only';
 
 /** Who starts a batch while its hours are still worked out waits for them, so long at the most. */
 const MOST_WAIT_MS = 15_000;
 const LOOK_MS = 100;
 
-/** From "I have this piece" to a dated plan: every keystroke works the sheet out again. */
-export function NewBatch() {
+/** From "I have this piece" to a dated plan, for those who plan. */
+export const NewBatch = () => (
+  <Only
+    right="plan"
+    otherwise={
+      <div className="page">
+        <h1 className="title">New batch</h1>
+        <NotForYou right="plan" />
+      </div>
+    }
+  >
+    <NewBatchForm />
+  </Only>
+);
+
+/** Every keystroke works the sheet out again. */
+function NewBatchForm() {
   const { name } = usePreferences();
   const navigate = useNavigate();
   const state: unknown = useLocation().state;
@@ -35,9 +51,7 @@ export function NewBatch() {
   const [product, recipe] = useWatch({ control: form.control, name: ['product', 'recipe'] });
   const process = useProcess({ product, recipe });
   const [refusal, setRefusal] = useState<string | null>(null);
-  useEffect(() => {
-    if (name !== '') setValue('by', name);
-  }, [name, setValue]);
+  useEffect(() => setValue('by', name), [name, setValue]);
 
   /** why its hours are not known yet, while the house looks where it fits in */
   const notYet = useRef<string | null>(null);

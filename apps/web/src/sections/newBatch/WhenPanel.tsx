@@ -21,10 +21,10 @@ const NAMED = 3;
 /** Why a batch cannot be started yet. */
 export const WORKING = 'One moment: the hours are still being worked out.';
 
-/** When the meat comes on or when it is wanted on the table, and who starts it. */
+/** When the meat comes on or when it is wanted on the table. */
 export function WhenPanel({ notYet }: { notYet: RefObject<string | null> }) {
   const { control, setValue } = useFormContext<BatchRequest>();
-  const { errors } = useFormState({ control, name: ['startsAt', 'readyBy', 'by'] });
+  const { errors } = useFormState({ control, name: ['startsAt', 'readyBy'] });
   const typed = useWatch({ control }) as BatchRequest;
   const request = useDeferredValue(typed);
   const now = useNow();
@@ -44,7 +44,7 @@ export function WhenPanel({ notYet }: { notYet: RefObject<string | null> }) {
     const wanted = direction !== 'forwards' || inHours;
     if (!wanted) notYet.current = null;
     else if (fit === null || fit.working) notYet.current = WORKING;
-    else notYet.current = fit.fields === null ? 'No hours were found for it: see When and who.' : null;
+    else notYet.current = fit.fields === null ? 'No hours were found for it: see When.' : null;
   }, [fit, direction, inHours, notYet]);
 
   const free = () => {
@@ -64,7 +64,7 @@ export function WhenPanel({ notYet }: { notYet: RefObject<string | null> }) {
   return (
     <section className="panel">
       <div className="ph">
-        <h2>When and who</h2>
+        <h2>When</h2>
         {fit?.working === true && <span className="aside">working it out</span>}
       </div>
       <div className="pad when-fit">
@@ -78,13 +78,9 @@ export function WhenPanel({ notYet }: { notYet: RefObject<string | null> }) {
           ) : (
             <Instant label="First job" name="startsAt" value={typed.startsAt} fault={errors.startsAt?.message} />
           )}
-          {direction === 'forwards' ? (
-            <By by={typed.by} fault={errors.by?.message} />
-          ) : (
-            <Instant label="On the table at" name="readyBy" value={typed.readyBy} fault={errors.readyBy?.message} />
-          )}
+          {direction !== 'forwards' && <Instant label="On the table at" name="readyBy" value={typed.readyBy} fault={errors.readyBy?.message} />}
         </div>
-        {direction === 'forwards' ? (
+        {direction === 'forwards' && (
           <Choice
             label="Each job"
             value={inHours ? 'house' : 'usual'}
@@ -94,8 +90,6 @@ export function WhenPanel({ notYet }: { notYet: RefObject<string | null> }) {
               if (chosen === 'usual') free();
             }}
           />
-        ) : (
-          <By by={typed.by} fault={errors.by?.message} />
         )}
         {fit !== null && <FitWords fit={fit} />}
       </div>
@@ -146,17 +140,6 @@ function Instant({ label, name, value, fault }: { label: string; name: 'startsAt
         value={value === undefined || Number.isNaN(Date.parse(value)) ? '' : fieldTime(value)}
         onChange={(event) => setValue(name, event.target.value === '' ? '' : new Date(event.target.value).toISOString(), { shouldValidate: true })}
       />
-      <Fault text={fault} />
-    </label>
-  );
-}
-
-function By({ by, fault }: { by: string; fault: string | undefined }) {
-  const { setValue } = useFormContext<BatchRequest>();
-  return (
-    <label className={`field${fault ? ' wrong' : ''}`}>
-      <span className="label">Started by</span>
-      <input className="box" autoComplete="off" maxLength={40} value={by} onChange={(event) => setValue('by', event.target.value, { shouldValidate: true })} />
       <Fault text={fault} />
     </label>
   );

@@ -7,6 +7,7 @@ import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { EditProgram } from './EditProgram';
 import { MEDIUM_WORDS } from '../../shell/pit/programWords';
+import { Only } from '../../shell/Only';
 
 /** How it is smoked and cooked: phase by phase, to be altered while it runs. */
 export function ProgramPanel({ batch, watch }: { batch: Batch; watch: PitWatch | null }) {
@@ -34,9 +35,11 @@ export function ProgramPanel({ batch, watch }: { batch: Batch; watch: PitWatch |
           </ol>
           {!isOver && (
             <div className="pad">
-              <button type="button" className="btn" onClick={() => setEditing(true)}>
-                Change the program
-              </button>
+              <Only right="plan">
+                <button type="button" className="btn" onClick={() => setEditing(true)}>
+                  Change the program
+                </button>
+              </Only>
             </div>
           )}
         </>

@@ -29,7 +29,7 @@ export function BringIn() {
   const [target, setTarget] = useState<string>('');
   const [sum, setSum] = useState<Sum>(NOTHING);
   const zone = plan?.hours.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const who = by.trim() === '' ? 'Cook' : by.trim();
+  const who = by;
   const { bring, stop, state, share, fault: broken } = useBring();
   const choose = async (file: File | undefined) => {
     setChosen(null);

@@ -75,7 +75,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
         id,
         after: of === null ? 0 : latest(of).version,
         recipe: checked.value.recipe,
-        by: name.trim() === '' ? 'The house' : name.trim(),
+        by: name,
         ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
       });
       localStorage.removeItem(key);

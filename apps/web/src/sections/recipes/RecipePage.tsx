@@ -15,6 +15,7 @@ import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
 import { EditRecipe } from './EditRecipe';
 import { recipeLines } from './recipeLines';
 import { Versions } from './Versions';
+import { Only } from '../../shell/Only';
 
 /** One recipe: what it says, what it comes to for a weight, and every version of it. */
 export function RecipePage() {
@@ -80,21 +81,25 @@ export function RecipePage() {
           </p>
         </div>
         <div className="words-act">
-          <button type="button" className="btn go" onClick={start} disabled={found.putAway}>
-            Start a batch with this
-          </button>
-          <button type="button" className="btn" onClick={() => setMode('change')}>
-            Change it
-          </button>
-          <button type="button" className="btn" onClick={() => setMode('copy')}>
-            Copy it
-          </button>
+          <Only right="plan">
+            <button type="button" className="btn go" onClick={start} disabled={found.putAway}>
+              Start a batch with this
+            </button>
+            <button type="button" className="btn" onClick={() => setMode('change')}>
+              Change it
+            </button>
+            <button type="button" className="btn" onClick={() => setMode('copy')}>
+              Copy it
+            </button>
+          </Only>
           <a className="btn quiet" href={`/api/exchange/recipes/${found.id}`} download>
             As a file
           </a>
-          <button type="button" className="btn quiet" onClick={() => void putAway(found.id, !found.putAway)}>
-            {found.putAway ? 'Take it out again' : 'Put it away'}
-          </button>
+          <Only right="plan">
+            <button type="button" className="btn quiet" onClick={() => void putAway(found.id, !found.putAway)}>
+              {found.putAway ? 'Take it out again' : 'Put it away'}
+            </button>
+          </Only>
         </div>
       </div>
       <div className="recipe-grid">

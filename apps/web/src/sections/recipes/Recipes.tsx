@@ -6,6 +6,7 @@ import { TableHead } from '../../instruments/TableHead';
 import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
+import { Only } from '../../shell/Only';
 
 /** Every recipe of the house, as it is now. */
 export function Recipes() {
@@ -30,9 +31,11 @@ export function Recipes() {
           <span className="label">Find</span>
           <input className="box" type="search" value={sought} placeholder="name, product" onChange={(event) => setSought(event.target.value)} />
         </label>
-        <Link className="btn go" to="/recipes/new">
-          Write a recipe
-        </Link>
+        <Only right="plan">
+          <Link className="btn go" to="/recipes/new">
+            Write a recipe
+          </Link>
+        </Only>
       </div>
       {failed && <p className="fault">The recipes cannot be read just now: these are the ones that a house begins with.</p>}
       {shown.length === 0 ? (

@@ -42,7 +42,7 @@ export function CheckTool({ tool, onDone }: { tool: ToolResponse; onDone: () => 
     setBusy(true);
     try {
       const { kind: _kind, ...read } = reading;
-      await checkTool(tool.id, { id, at: new Date(houseTime()).toISOString(), by: preferences.name.trim() === '' ? 'Cook' : preferences.name.trim(), ...read });
+      await checkTool(tool.id, { id, at: new Date(houseTime()).toISOString(), by: preferences.name, ...read });
       if (said.altitudeM !== undefined) localStorage.setItem(ALTITUDE, String(said.altitudeM));
       onDone();
     } catch (error) {

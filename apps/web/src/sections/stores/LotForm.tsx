@@ -40,7 +40,7 @@ export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () =
         amountG: amountG ?? Number.NaN,
         ...(price === undefined ? {} : { price }),
         putAway,
-        by: cook.trim() === '' ? 'Cook' : cook.trim(),
+        by: cook,
       });
       onDone();
     } catch (error) {

@@ -12,6 +12,7 @@ import { useNow } from '../../shell/useNow';
 import { Holders } from './Holders';
 import { LotForm } from './LotForm';
 import { Tools } from './Tools';
+import { Only } from '../../shell/Only';
 
 /** What the house has: lots, with what is left of them and where they went. */
 export function Stores() {
@@ -40,9 +41,11 @@ export function Stores() {
           </p>
         </div>
         {!isWriting && (
-          <button type="button" className="btn go" onClick={() => setIsWriting(true)}>
-            A lot has come
-          </button>
+          <Only right="plan">
+            <button type="button" className="btn go" onClick={() => setIsWriting(true)}>
+              A lot has come
+            </button>
+          </Only>
         )}
       </div>
       {error !== undefined && data === undefined && <p className="fault">The stores cannot be read just now.</p>}
@@ -122,15 +125,17 @@ function Lot({
           >
             Which batches?
           </button>
-          <button
-            type="button"
-            className="lnk"
-            aria-expanded={open === 'change'}
-            aria-label={`Change ${lotName(lot)}`}
-            onClick={() => onOpen(open === 'change' ? null : 'change')}
-          >
-            Change
-          </button>
+          <Only right="plan">
+            <button
+              type="button"
+              className="lnk"
+              aria-expanded={open === 'change'}
+              aria-label={`Change ${lotName(lot)}`}
+              onClick={() => onOpen(open === 'change' ? null : 'change')}
+            >
+              Change
+            </button>
+          </Only>
         </td>
       </tr>
       {open !== null && (

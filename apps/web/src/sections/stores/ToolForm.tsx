@@ -61,7 +61,7 @@ export function ToolForm({ tool, devices, onDone }: { tool: ToolResponse | null;
     setBusy(true);
     setRefusal(null);
     try {
-      await keepTool({ id, kind, name: name.trim(), ...asked(kind, sizes), putAway, by: cook.trim() === '' ? 'Cook' : cook.trim() });
+      await keepTool({ id, kind, name: name.trim(), ...asked(kind, sizes), putAway, by: cook });
       onDone();
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

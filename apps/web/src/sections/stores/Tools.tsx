@@ -11,6 +11,7 @@ import { checkInWords, sizeInWords, TOOL_WORDS } from '../../shell/toolWords';
 import { useNow } from '../../shell/useNow';
 import { CheckTool } from './CheckTool';
 import { ToolForm } from './ToolForm';
+import { Only } from '../../shell/Only';
 
 /** Thermometers, hydrometers, scales and needles: their sizes, and how far they are off. */
 export function Tools() {
@@ -32,9 +33,11 @@ export function Tools() {
           </p>
         </div>
         {!isWriting && (
-          <button type="button" className="btn" onClick={() => setIsWriting(true)}>
-            Write a tool down
-          </button>
+          <Only right="plan">
+            <button type="button" className="btn" onClick={() => setIsWriting(true)}>
+              Write a tool down
+            </button>
+          </Only>
         )}
       </div>
       {error !== undefined && data === undefined && <p className="fault">The tools cannot be read just now.</p>}
@@ -102,25 +105,29 @@ function Tool({
         </td>
         <td className="lot-acts">
           {stands !== null && (
+            <Only right="record">
+              <button
+                type="button"
+                className="lnk"
+                aria-expanded={open === 'check'}
+                aria-label={`Check ${tool.name}`}
+                onClick={() => onOpen(open === 'check' ? null : 'check')}
+              >
+                Check it
+              </button>
+            </Only>
+          )}
+          <Only right="plan">
             <button
               type="button"
               className="lnk"
-              aria-expanded={open === 'check'}
-              aria-label={`Check ${tool.name}`}
-              onClick={() => onOpen(open === 'check' ? null : 'check')}
+              aria-expanded={open === 'change'}
+              aria-label={`Change ${tool.name}`}
+              onClick={() => onOpen(open === 'change' ? null : 'change')}
             >
-              Check it
+              Change
             </button>
-          )}
-          <button
-            type="button"
-            className="lnk"
-            aria-expanded={open === 'change'}
-            aria-label={`Change ${tool.name}`}
-            onClick={() => onOpen(open === 'change' ? null : 'change')}
-          >
-            Change
-          </button>
+          </Only>
         </td>
       </tr>
       {open !== null && (

@@ -40,7 +40,7 @@ export function AddDevice({ kinds = ['thermometer', 'refrigerator', 'scale'] }: 
           channels: CHANNELS[kind].map((channel, i) => ({ channel: i + 1, name: channel })),
           ...(kind === 'refrigerator' && hangsIn !== undefined ? { store: hangsIn } : {}),
           simulated,
-          by: by.trim() === '' ? 'Cook' : by.trim(),
+          by,
         }),
       );
       setName('');

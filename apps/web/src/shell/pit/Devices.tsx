@@ -34,7 +34,7 @@ function Device({ device: { id, name, simulated, heardAt, channels, weight, kind
   const now = useNow();
   const [token, setToken] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
-  const by = preferences.name.trim() === '' ? 'Cook' : preferences.name.trim();
+  const by = preferences.name;
   const doing = (work: () => Promise<void>) => () => {
     setSaid(null);
     work().catch((error: unknown) => {

@@ -27,6 +27,7 @@ import { MixLines } from './MixLines';
 import { ReadWith, useThermometers } from './ReadWith';
 import { asNumber } from './typed';
 import { useDraft } from './useDraft';
+import { NotForYou, Only } from '../Only';
 
 interface Draft {
   /** made with the form, so that sending it twice writes once */
@@ -61,7 +62,15 @@ interface RecordStepProps {
 }
 
 /** Asks for the numbers that matter at a step and logs them with the real time. */
-export function RecordStep({ batch, step, corrects, first, onDone, drawn }: RecordStepProps) {
+export function RecordStep(props: RecordStepProps) {
+  return (
+    <Only right="record" otherwise={<NotForYou right="record" />}>
+      <RecordForm {...props} />
+    </Only>
+  );
+}
+
+function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepProps) {
   const { record, state } = batch;
   const { spec } = step;
   const preferences = usePreferences();
@@ -221,12 +230,6 @@ export function RecordStep({ batch, step, corrects, first, onDone, drawn }: Reco
           />
           {busy ? 'Logging...' : corrects !== undefined ? 'Log the correction' : spec.act}
         </button>
-        {preferences.name === '' && (
-          <label className="field sign-as">
-            <span className="label">Your name</span>
-            <input className="box" maxLength={40} autoComplete="off" onBlur={(event) => preferences.change({ name: event.target.value.trim() })} />
-          </label>
-        )}
       </div>
     </form>
   );
@@ -291,7 +294,7 @@ function hintFor({ state }: Batch, name: string, preferences: ReturnType<typeof 
 
 function entryOf(draft: Draft, stepId: string, replaces: string | undefined, by: string, now: number, was: string | undefined): EntryDraft {
   const at = draft.at === '' ? now : was !== undefined && fieldTime(was) === draft.at ? Date.parse(was) : Date.parse(draft.at);
-  const written = { id: draft.id, by: by.trim() === '' ? 'Cook' : by.trim(), at: Number.isFinite(at) ? new Date(at).toISOString() : '' };
+  const written = { id: draft.id, by, at: Number.isFinite(at) ? new Date(at).toISOString() : '' };
   const values = draft.values as StepValues;
   if (replaces !== undefined) return { ...written, kind: 'correction', replaces, values, reason: draft.reason };
   return { ...written, kind: 'done', stepId, values, ...(draft.reason.trim() === '' ? {} : { reason: draft.reason }) };

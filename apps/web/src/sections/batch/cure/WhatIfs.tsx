@@ -8,6 +8,7 @@ import { digits } from '../../../shell/quantities';
 import type { SectionAnswer } from '../../../workers/sectionMessages';
 import { useReplan } from '../../../shell/useReplan';
 import { TableHead } from '../../../instruments/TableHead';
+import { Only } from '../../../shell/Only';
 
 /** One way, in a line of the comparison. */
 interface Way {
@@ -80,9 +81,11 @@ export function WhatIfs({
             </tbody>
           </table>
           {chosen.open ? (
-            <button type="button" className="btn" aria-disabled={busy} onClick={() => void replan(chosen.changes, chosen.title)}>
-              {busy ? 'Taking it over...' : 'Take it into the plan'}
-            </button>
+            <Only right="plan">
+              <button type="button" className="btn" aria-disabled={busy} onClick={() => void replan(chosen.changes, chosen.title)}>
+                {busy ? 'Taking it over...' : 'Take it into the plan'}
+              </button>
+            </Only>
           ) : (
             <div>
               <p className="note">Too late for this batch: its brine is mixed. The pale curves show how it would have gone from the start.</p>

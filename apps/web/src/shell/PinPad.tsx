@@ -1,0 +1,44 @@
+import { useEffect, useRef } from 'react';
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
+const MOST = 8;
+
+/** A pad for wet fingers; the digits of a keyboard do as well. */
+export function PinPad({ value, onChange, onEnter, busy }: { value: string; onChange: (pin: string) => void; onEnter: () => void; busy: boolean }) {
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  const press = (digit: string) => onChange((value + digit).slice(0, MOST));
+  return (
+    <div className="pin">
+      <label className="field">
+        <span className="label">PIN</span>
+        <input
+          ref={field}
+          className="box"
+          type="password"
+          inputMode="none"
+          autoComplete="off"
+          value={value}
+          maxLength={MOST}
+          onChange={(event) => onChange(event.target.value.replace(/\D/g, ''))}
+        />
+      </label>
+      <div className="pin-keys" role="group" aria-label="Digits">
+        {KEYS.map((digit) => (
+          <button key={digit} type="button" className="btn" onClick={() => press(digit)}>
+            {digit}
+          </button>
+        ))}
+        <button type="button" className="btn quiet" aria-label="Take the last digit back" onClick={() => onChange(value.slice(0, -1))}>
+          Back
+        </button>
+        <button type="button" className="btn" onClick={() => press('0')}>
+          0
+        </button>
+        <button type="button" className="btn go" disabled={value.length < 4 || busy} onClick={onEnter}>
+          {busy ? 'Looking' : 'In'}
+        </button>
+      </div>
+    </div>
+  );
+}
