@@ -38,6 +38,7 @@ import { DevicesService } from './readings/devicesService.js';
 import { ReadingsController } from './readings/readingsController.js';
 import { ReadingsService } from './readings/readingsService.js';
 import { ReadingsStream } from './readings/readingsStream.js';
+import { Retention } from './readings/retention.js';
 import { RecipesController } from './recipes/recipesController.js';
 import { RecipesService } from './recipes/recipesService.js';
 import { SETTINGS, type Settings } from './settings.js';
@@ -105,6 +106,7 @@ export class AppModule {
         DevicesService,
         ReadingsService,
         ReadingsStream,
+        Retention,
         BookExport,
         BookImport,
         DemoHouse,

@@ -45,6 +45,7 @@ export * from './safety/lethality.js';
 export * from './safety/comeUpHours.js';
 export * from './safety/coolingGates.js';
 export * from './heat/evaporation.js';
+export * from './heat/sameCurve.js';
 export * from './heat/heatBody.js';
 export * from './heat/cookPhase.js';
 export * from './heat/cookCourse.js';

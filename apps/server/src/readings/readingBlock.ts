@@ -1,3 +1,5 @@
+import { sameCurve } from '@bunkhouse/core';
+
 /** Readings are kept five minutes of a channel to a row, four bytes each: tenths of a second from its start, hundredths of a degree. */
 export const BLOCK_MS = 300_000;
 const BYTES = 4;
@@ -45,4 +47,17 @@ export function mergeBlock(fromMs: number, bytes: Buffer | null, more: readonly 
       merged.writeInt16LE(values.get(place) ?? 0, i * BYTES + 2);
     });
   return { bytes: merged, added: values.size - before, known, other };
+}
+
+/** How far a reading that is left out may lie beside the curve of those that stay, °C. */
+export const THIN_WITHIN_C = 0.1;
+
+/** A block with those of its samples that draw the same curve. */
+export function thinBlock(bytes: Buffer): Buffer {
+  const samples = Array.from({ length: Math.floor(bytes.length / BYTES) }, (_, i) => ({
+    s: bytes.readUInt16LE(i * BYTES),
+    C: bytes.readInt16LE(i * BYTES + 2) / 100,
+    i,
+  }));
+  return Buffer.concat(sameCurve(samples, THIN_WITHIN_C).map(({ i }) => bytes.subarray(i * BYTES, (i + 1) * BYTES)));
 }

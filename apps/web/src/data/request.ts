@@ -1,4 +1,5 @@
 import type { ErrorResponse } from '@bunkhouse/api';
+import { said } from '../shell/language';
 import { noteLost, noteReached } from './connection';
 import { keepKnown, lastKnown } from './lastKnown';
 import { noteServerDate } from './serverClock';
@@ -9,10 +10,10 @@ export class Refusal extends Error {
   readonly errors: { field: string; message: string }[];
 
   constructor(status: number, message: string, errors: { field: string; message: string }[] = []) {
-    super(message);
+    super(said(message));
     this.name = 'Refusal';
     this.status = status;
-    this.errors = errors;
+    this.errors = errors.map((error) => ({ ...error, message: said(error.message) }));
   }
 
   get offline(): boolean {

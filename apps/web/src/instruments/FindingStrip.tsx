@@ -1,4 +1,5 @@
 import type { Finding } from '@bunkhouse/core';
+import { said } from '../shell/language';
 import { Glyph } from '../shell/glyphs';
 
 const WORDS = { stop: 'Stop', warn: 'Caution', note: 'Note' } as const;
@@ -12,7 +13,7 @@ export function FindingStrip({ finding }: { finding: Finding }) {
         <Glyph name={MARKS[finding.level]} size={22} />
         {WORDS[finding.level]}
       </span>
-      <p>{finding.message}</p>
+      <p>{said(finding.message)}</p>
     </div>
   );
 }

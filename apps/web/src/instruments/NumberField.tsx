@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { decimalSign, said } from '../shell/language';
 import { usePreferences } from '../shell/preferences';
 import { readNumber, scaleOf, toKept, toShown, type Quantity } from '../shell/quantities';
 
@@ -69,7 +70,7 @@ export function NumberField({ label, quantity, sign, decimals, value, onChange, 
       </div>
       {(error ?? hint) !== undefined && (
         <p id={`${id}-said`} className={error ? 'fault' : 'note'} role={error ? 'alert' : undefined}>
-          {error ?? hint}
+          {said(error ?? hint ?? '')}
         </p>
       )}
     </div>
@@ -85,4 +86,4 @@ function tryKept(value: number, quantity: Quantity, shown: Parameters<typeof toK
   }
 }
 
-const plain = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)));
+const plain = (value: number, decimals: number): string => String(Number(value.toFixed(decimals))).replace('.', decimalSign());

@@ -1,6 +1,7 @@
 import type { Figure } from '@bunkhouse/core';
 import { useState } from 'react';
 import { digits } from '../shell/quantities';
+import { said } from '../shell/language';
 import { Glyph } from '../shell/glyphs';
 import { GuideLink } from '../shell/GuideLink';
 import { guidePlaceOf } from '../shell/guidePlaces';
@@ -20,7 +21,7 @@ export function Working({ figures }: { figures: readonly Figure[] }) {
             <dt>{figure.label}</dt>
             <dd>
               <p>= {figure.formula}</p>
-              <p className="sum">= {figure.working}</p>
+              <p className="sum">= {said(figure.working)}</p>
               <p className="sum">
                 = <b>{figureText(figure)}</b> {figure.base}
               </p>

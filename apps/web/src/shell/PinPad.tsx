@@ -4,14 +4,26 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 const MOST = 8;
 
 /** A pad for wet fingers; the digits of a keyboard do as well. */
-export function PinPad({ value, onChange, onEnter, busy }: { value: string; onChange: (pin: string) => void; onEnter: () => void; busy: boolean }) {
+export function PinPad({
+  name,
+  value,
+  onChange,
+  onEnter,
+  busy,
+}: {
+  name: string;
+  value: string;
+  onChange: (pin: string) => void;
+  onEnter: () => void;
+  busy: boolean;
+}) {
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
   const press = (digit: string) => onChange((value + digit).slice(0, MOST));
   return (
     <div className="pin">
       <label className="field">
-        <span className="label">PIN</span>
+        <span className="label">PIN of {name}</span>
         <input
           ref={field}
           className="box"

@@ -79,7 +79,7 @@ function ByPin({ session, busy, onGo }: { session: SessionResponse; busy: boolea
         <p className="lead">Take your name off the hook.</p>
       ) : (
         <div className="pin-of">
-          <PinPad key={chosen.name} value={pin} onChange={setPin} onEnter={() => void enter(chosen.name)} busy={busy} />
+          <PinPad key={chosen.name} name={chosen.name} value={pin} onChange={setPin} onEnter={() => void enter(chosen.name)} busy={busy} />
           {chosen.pin !== undefined && (
             <p className="note">
               The made-up house has no secrets: {chosen.name}’s PIN is {chosen.pin}.

@@ -1,5 +1,7 @@
+import { USUAL_SETTINGS, type HouseSettings } from '@bunkhouse/api';
 import { useHouse } from '../data/batches';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { setLanguage } from './language';
 import { useWho } from './who';
 
 /** How this device shows quantities, and whose hands it is in. */
@@ -11,24 +13,26 @@ export interface Preferences {
   name: string;
   /** id of the thermometer in this cook's hand; empty where none was chosen */
   thermometer: string;
+  /** the rules by which this house begins a batch */
+  ruleSet: HouseSettings['ruleSet'];
 }
 
 /** What a device keeps of it; the rest is the house's. */
-type Chosen = Partial<Omit<Preferences, 'name'>>;
+type Chosen = Partial<Omit<Preferences, 'name' | 'ruleSet'>>;
 
 interface PreferencesContext extends Preferences {
   change: (part: Chosen) => void;
 }
 
 const KEY = 'bunkhouse.preferences';
-const FIRST: Preferences = { system: 'metric', temperature: 'C', name: '', thermometer: '' };
+const FIRST: Preferences = { system: 'metric', temperature: 'C', name: '', thermometer: '', ruleSet: USUAL_SETTINGS.ruleSet };
 const Context = createContext<PreferencesContext>({ ...FIRST, change: () => undefined });
 
 export const usePreferences = () => useContext(Context);
 
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const { name } = useWho();
-  const { data: house } = useHouse();
+  const { data: house, error } = useHouse();
   const [chosen, setChosen] = useState(read);
   useEffect(() => {
     localStorage.setItem(KEY, JSON.stringify(chosen));
@@ -38,12 +42,19 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     window.addEventListener('storage', follow);
     return () => window.removeEventListener('storage', follow);
   }, []);
-  const { system, temperature } = house?.settings ?? FIRST;
+  const { system, temperature, decimal, dates, ruleSet } = house?.settings ?? USUAL_SETTINGS;
+  setLanguage({ decimal, dates });
   const value = useMemo(
-    () => ({ ...FIRST, system, temperature, ...chosen, name, change: (part: Chosen) => setChosen((now) => ({ ...now, ...part })) }),
-    [chosen, name, system, temperature],
+    () => ({ ...FIRST, system, temperature, ruleSet, ...chosen, name, change: (part: Chosen) => setChosen((now) => ({ ...now, ...part })) }),
+    [chosen, name, system, temperature, ruleSet],
   );
-  return <Context value={value}>{children}</Context>;
+  if (house === undefined && error === undefined) return null;
+  // Everything is written anew in another language.
+  return (
+    <Context key={`${decimal} ${dates}`} value={value}>
+      {children}
+    </Context>
+  );
 }
 
 function read(): Chosen {

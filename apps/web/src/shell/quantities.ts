@@ -1,4 +1,5 @@
 import { convert, type Unit } from '@bunkhouse/core';
+import { decimalSign } from './language';
 import type { Preferences } from './preferences';
 
 /** What a number is of. The number itself is always kept in g, mm, °C or mL. */
@@ -46,7 +47,7 @@ export function digits(value: number, decimals: number): string {
   const [whole = '', part] = Math.abs(value).toFixed(decimals).split('.');
   const gapped = whole.replace(/\B(?=(\d{3})+$)/g, THIN);
   const sign = Number(value.toFixed(decimals)) < 0 ? '\u2212' : '';
-  return `${sign}${gapped}${part === undefined ? '' : `.${part}`}`;
+  return `${sign}${gapped}${part === undefined ? '' : `${decimalSign()}${part}`}`;
 }
 
 /** A quantity in words: `3 990 g`, `8.8 lb`, `3.5 °C`. */

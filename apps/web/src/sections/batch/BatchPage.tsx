@@ -10,7 +10,7 @@ import { Readings } from '../../instruments/Readings';
 import { benchOfBatch } from '../../shell/benchAddress';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
-import { tagWeight } from '../../shell/quantities';
+import { digits, tagWeight } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { dayAndTime, span } from '../../shell/times';
 import { useNeedles } from '../../shell/useNeedles';
@@ -197,7 +197,7 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
 
 function cureDay(state: Batch['state'], days: number, now: number): string {
   const meatIn = state.steps.find((step) => step.spec.id === 'meat-in')?.closing;
-  return meatIn ? `, day ${((now - Date.parse(meatIn.at)) / 86_400_000).toFixed(1)} of ${days}` : '';
+  return meatIn ? `, day ${digits((now - Date.parse(meatIn.at)) / 86_400_000, 1)} of ${days}` : '';
 }
 
 function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step: StepState; now: number; arrived: boolean; onDone: () => void }) {

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { Choice } from '../../shell/Choice';
 import { latest, processOfVersion, useRecipes } from '../../data/recipes';
 import { PRODUCT_NAMES } from '../../shell/tradeWords';
-import { fresh } from './firstRequest';
+import { fresh, underRules } from './firstRequest';
 import { FormNumber } from './FormNumber';
 import { useProcess } from './useProcess';
 
@@ -23,7 +23,8 @@ export function MeatPanel() {
     const chosen = recipes.find((one) => one.id === id);
     if (chosen === undefined) return;
     const { by, ruleSet, houseLimit, houseFloor, startsAt, diffusivity } = getValues();
-    reset({ ...fresh(processOfVersion(id, latest(chosen)), by), ruleSet, startsAt, ...given({ houseLimit, houseFloor, diffusivity }) });
+    const usual = fresh(processOfVersion(id, latest(chosen)), by);
+    reset({ ...(ruleSet === 'house' ? { ...usual, ruleSet } : underRules(usual, ruleSet)), startsAt, ...given({ houseLimit, houseFloor, diffusivity }) });
   };
   const addPiece = () => {
     const like = getValues('pieces').at(-1) ?? fresh(process, '').pieces[0];

@@ -39,13 +39,13 @@ export const NewBatch = () => (
 
 /** Every keystroke works the sheet out again. */
 function NewBatchForm() {
-  const { name } = usePreferences();
+  const { name, ruleSet } = usePreferences();
   const navigate = useNavigate();
   const state: unknown = useLocation().state;
   const form = useForm<BatchRequest>({
     resolver: classValidatorResolver(BatchRequest),
     mode: 'onChange',
-    defaultValues: fromBench(state) ?? firstRequest(name),
+    defaultValues: fromBench(state) ?? firstRequest(name, ruleSet),
   });
   const { setValue, handleSubmit } = form;
   const [product, recipe] = useWatch({ control: form.control, name: ['product', 'recipe'] });

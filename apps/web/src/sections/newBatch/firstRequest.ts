@@ -1,5 +1,5 @@
 import { requestBy, type BatchRequest } from '@bunkhouse/api';
-import { processFor, type Process } from '@bunkhouse/core';
+import { processFor, RULE_SETS, type Process } from '@bunkhouse/core';
 import { houseTime } from '../../data/serverClock';
 
 const DRAFT = 'bunkhouse.draft.new-batch';
@@ -9,9 +9,16 @@ const QUARTER_MS = 900_000;
 export const fresh = (process: Process, by: string): BatchRequest =>
   requestBy(process, { id: crypto.randomUUID(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
 
+/** The same by the rules of the house: aimed at what is usual under them, never over a limit. */
+export const underRules = (request: BatchRequest, ruleSet: keyof typeof RULE_SETS): BatchRequest => ({
+  ...request,
+  ruleSet,
+  ...(ruleSet === request.ruleSet ? {} : { nitritePpm: Math.min(request.nitritePpm, RULE_SETS[ruleSet].usualTarget) }),
+});
+
 /** Where the form begins: what was typed before the page was closed, else a ham. The start is always from now. */
-export function firstRequest(by: string): BatchRequest {
-  const usual = fresh(processFor('ham-bone-in'), by);
+export function firstRequest(by: string, ruleSet: keyof typeof RULE_SETS): BatchRequest {
+  const usual = underRules(fresh(processFor('ham-bone-in'), by), ruleSet);
   try {
     const kept = JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as Partial<BatchRequest>;
     // Hours were fitted into a house that is another one by now.

@@ -8,7 +8,7 @@ import { figureText } from '../../instruments/Working';
 import { bookCell, greyInWords } from '../../shell/bookWords';
 import { LOT_WORDS, lotName } from '../../shell/lotWords';
 import { usePreferences, type Preferences } from '../../shell/preferences';
-import { inWords } from '../../shell/quantities';
+import { digits, inWords } from '../../shell/quantities';
 import { readWithWords } from '../../shell/toolWords';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
@@ -55,7 +55,7 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
                 : `${record.design.cure.name}, ${record.design.cure.nitritePercent} % nitrite, ${record.design.cure.nitratePercent} % nitrate`}
             </Row>
             <Row name="Nitrite, ingoing">
-              {figureText(nitrite.applies)} {nitrite.applies.base}, from {nitrite.applies.low.toFixed(1)} to {nitrite.applies.high.toFixed(1)}. {rules}: floor{' '}
+              {figureText(nitrite.applies)} {nitrite.applies.base}, from {digits(nitrite.applies.low, 1)} to {digits(nitrite.applies.high, 1)}. {rules}: floor{' '}
               {nitrite.judgement.floor}, limit {nitrite.judgement.limit} ppm. {nitrite.applies.working}
             </Row>
             <Row name="Ended">

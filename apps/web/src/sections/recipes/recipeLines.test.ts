@@ -1,7 +1,7 @@
 import { STARTER_RECIPES, type Recipe } from '@bunkhouse/core';
 import { differences, recipeLines } from './recipeLines';
 
-const shown = { system: 'metric', temperature: 'C', name: '', thermometer: '' } as const;
+const shown = { system: 'metric', temperature: 'C', name: '', thermometer: '', ruleSet: 'us' } as const;
 const loin = STARTER_RECIPES.find(({ id }) => id === 'canadian-bacon')?.recipe as Recipe;
 
 describe('a recipe in lines', () => {

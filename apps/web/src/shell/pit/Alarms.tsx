@@ -2,6 +2,7 @@ import type { PitWatch, ToldAlarm } from '@bunkhouse/core';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { Glyph } from '../glyphs';
+import { said } from '../language';
 import { usePitSound } from './ringing';
 import { useTend } from './useTend';
 import { ALARM_WORDS } from './words';
@@ -46,7 +47,7 @@ function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
       </span>
       <div className="alarm-said">
         <p>
-          <b>{fact}</b> {decision === null ? order : `Decided ${clockTime(decision.at)} by ${decision.by}: ${decision.what}`}
+          <b>{said(fact)}</b> {decision === null ? said(order) : `Decided ${clockTime(decision.at)} by ${decision.by}: ${decision.what}`}
         </p>
         {isToDecide && <Decide busy={busy} onDecide={(what) => void tend({ act: 'decided', alarm: key }, what)} />}
         {fault !== null && (

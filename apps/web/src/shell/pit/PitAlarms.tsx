@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { Glyph } from '../glyphs';
+import { said } from '../language';
 import { useReminding } from '../reminding';
 import { useRinging } from './ringing';
 import { useColdLying } from './useColdLying';
@@ -57,7 +58,7 @@ export function PitAlarms() {
             {worst.code}
           </span>
           <p>
-            {worst.fact} {elsewhere.length > 1 && `And ${elsewhere.length - 1} more. `}
+            {said(worst.fact)} {elsewhere.length > 1 && `And ${elsewhere.length - 1} more. `}
             <b>{worst.page === 'pit' ? 'Go to the pit' : 'Go to the batch'}</b>
           </p>
         </Link>

@@ -1,0 +1,39 @@
+import type { HouseSettings } from '@bunkhouse/api';
+import dayjs, { type Dayjs, type PluginFunc } from 'dayjs';
+
+/** How this house writes numbers, days and hours. */
+export type Language = Pick<HouseSettings, 'decimal' | 'dates'>;
+
+/** One house on a device at a time: everything that is written on the screen goes by it. */
+let spoken: Language = { decimal: 'point', dates: 'dayFirst' };
+
+export const setLanguage = ({ decimal, dates }: Language): void => void (spoken = { decimal, dates });
+
+/** The sign between whole and part. */
+export const decimalSign = (): '.' | ',' => (spoken.decimal === 'comma' ? ',' : '.');
+
+/** A sentence of the core or of the house with its numbers as this house writes them. */
+export const said = (text: string): string => (spoken.decimal === 'comma' ? text.replace(/(?<=\d)\.(?=\d)/g, ',') : text);
+
+const MONTH_FIRST: readonly [RegExp, string][] = [
+  [/\bD (MMMM?) YYYY/g, '$1 D, YYYY'],
+  [/\bD (MMMM?)\b/g, '$1 D'],
+  [/HH:mm:ss/g, 'h:mm:ss a'],
+  [/HH:mm/g, 'h:mm a'],
+];
+
+/** A pattern of days and hours as this house writes them: `D MMM, HH:mm` becomes `MMM D, h:mm a`. What a machine reads stays as it is. */
+export function patternIn(pattern: string, { dates }: Pick<Language, 'dates'>): string {
+  if (dates === 'dayFirst' || pattern.includes('YYYY-MM-DD')) return pattern;
+  return MONTH_FIRST.reduce((text, [from, to]) => text.replace(from, to), pattern);
+}
+
+/** Every day and hour on the screen is written by dayjs: from now on in the language of the house. */
+const inLanguage: PluginFunc = (_options, DayjsClass) => {
+  // eslint-disable-next-line @typescript-eslint/unbound-method -- called with its own `this` below
+  const format = DayjsClass.prototype.format;
+  DayjsClass.prototype.format = function (this: Dayjs, pattern?: string) {
+    return format.call(this, pattern === undefined ? pattern : patternIn(pattern, spoken));
+  };
+};
+dayjs.extend(inLanguage);
