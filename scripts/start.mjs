@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:http';
 import { join } from 'node:path';
@@ -34,18 +35,23 @@ try {
   const databaseUrl = own ? await openOwnDatabase() : process.env.DATABASE_URL;
   await keepBeforeMigrations(databaseUrl);
   let server;
+  const standInKey = randomBytes(24).toString('base64url');
   await step('Opening the house', async () => {
     server = await startServer(ROOT, {
       DATABASE_URL: databaseUrl,
       BUNKHOUSE_PG_BIN: postgresPrograms() ?? '',
       BUNKHOUSE_PORT: String(port),
       BUNKHOUSE_DEMO: demo,
+      BUNKHOUSE_STAND_IN_KEY: standInKey,
     });
   });
   stops.push(() => ended(server.child));
   server.child.on('exit', () => stop(1));
   // Simulated devices: clients of the open door like any other. Without them the house goes on.
-  const devices = spawn(process.execPath, [join(ROOT, 'apps/devices/dist/run.js'), `http://127.0.0.1:${port}`], { stdio: 'ignore' });
+  const devices = spawn(process.execPath, [join(ROOT, 'apps/devices/dist/run.js'), `http://127.0.0.1:${port}`], {
+    stdio: 'ignore',
+    env: { ...process.env, BUNKHOUSE_STAND_IN_KEY: standInKey },
+  });
   stops.push(() => ended(devices));
   console.log(`\n${server.said}\nCtrl-C stops it.`);
 } catch (error) {

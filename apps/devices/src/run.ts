@@ -37,9 +37,12 @@ interface Running {
   waiting: PostedReading[];
 }
 
+/** What this house knows its simulated devices by. */
+const KNOWN: Record<string, string> = process.env.BUNKHOUSE_STAND_IN_KEY === undefined ? {} : { 'x-stand-in': process.env.BUNKHOUSE_STAND_IN_KEY };
+
 const running = new Map<string, Running>();
 
-const get = async <T>(path: string): Promise<T> => (await (await fetch(`${url}${path}`)).json()) as T;
+const get = async <T>(path: string): Promise<T> => (await (await fetch(`${url}${path}`, { headers: KNOWN })).json()) as T;
 
 async function look(): Promise<void> {
   const [devices, batches] = await Promise.all([get<Device[]>('/api/devices'), get<WatchedBatch[]>('/api/batches')]);
@@ -77,7 +80,7 @@ function refrigeratorOf({ id, name, createdAt }: Device): { onMs: number; option
 async function renewed(id: string): Promise<string> {
   const answer = await fetch(`${url}/api/devices/${id}/token`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', ...KNOWN },
     body: JSON.stringify({ by: 'Simulated thermometer' }),
   });
   return ((await answer.json()) as { token: string }).token;

@@ -15,6 +15,7 @@ import { CrewService } from './crew/crewService.js';
 import { DoorGuard } from './crew/doorGuard.js';
 import { SessionController } from './crew/sessionController.js';
 import { SessionsService } from './crew/sessionsService.js';
+import { StandIns } from './crew/standIns.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { BookExport } from './exchange/bookExport.js';
 import { BookImport } from './exchange/bookImport.js';
@@ -91,6 +92,7 @@ export class AppModule {
         Clock,
         { provide: APP_GUARD, useClass: DoorGuard },
         SessionsService,
+        StandIns,
         CrewService,
         BatchesService,
         LogService,

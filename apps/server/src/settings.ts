@@ -10,6 +10,8 @@ export interface Settings {
   pgBin: string | null;
   /** proxies whose word on who asks is taken: `loopback`, or addresses with commas between; null for none */
   proxy: string | null;
+  /** what the simulated devices beside this server are known by; null where there are none */
+  standInKey: string | null;
 }
 
 /** The settings, for whoever asks Nest for them. */
@@ -30,5 +32,6 @@ export function readSettings(env: NodeJS.ProcessEnv, webRoot: string | null): Se
     webRoot,
     pgBin: env.BUNKHOUSE_PG_BIN || null,
     proxy: env.BUNKHOUSE_PROXY || null,
+    standInKey: env.BUNKHOUSE_STAND_IN_KEY || null,
   };
 }

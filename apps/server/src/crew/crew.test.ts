@@ -12,7 +12,8 @@ import {
   usualRequest,
 } from '@bunkhouse/api';
 import request from 'supertest';
-import { openTestHouse, type TestAgent, type TestHouse } from '../testing/testHouse.js';
+import { createApp } from '../createApp.js';
+import { emptyDatabase, openTestHouse, type TestAgent, type TestHouse } from '../testing/testHouse.js';
 import { isFromElsewhere, isHere } from './asked.js';
 import { hashSecret, isSecret, weakPin } from './secrets.js';
 
@@ -339,6 +340,32 @@ describe('who may what', () => {
       .send({ readings: [{ channel: 1, at: new Date().toISOString(), C: 4 }] });
     expect(posted.status).toBe(200);
   });
+
+  test('the simulated devices beside a server get at their tokens, and at nothing else', async () => {
+    const { url, drop } = await emptyDatabase();
+    const app = await createApp({
+      port: 0,
+      host: '127.0.0.1',
+      databaseUrl: url,
+      demo: false,
+      webRoot: null,
+      pgBin: null,
+      proxy: null,
+      standInKey: 'beside-this-server',
+    });
+    await app.init();
+    const ask = (key: string) => request.agent(app.getHttpServer()).set('x-stand-in', key);
+    for (const path of ['/api/devices', '/api/batches']) {
+      expect((await ask('beside-this-server').get(path)).status).toBe(200);
+      expect((await ask('beside-this-serve').get(path)).status).toBe(401);
+      expect((await ask('beside-this-server').get(path).set('X-Forwarded-For', '203.0.113.9')).status).toBe(401);
+    }
+    for (const path of ['/api/ledger', '/api/crew', '/api/backup', '/api/recipes']) expect((await ask('beside-this-server').get(path)).status).toBe(401);
+    expect((await ask('beside-this-server').post('/api/batches').send({})).status).toBe(401);
+    expect((await ask('beside-this-server').post(`/api/devices/${randomUUID()}/token`).send({ by: 'x' })).status).toBe(404);
+    await app.close();
+    await drop();
+  }, 30_000);
 
   test('rights grow from reader to head cook, and nobody has one that the next has not', () => {
     const order: Role[] = ['reader', 'helper', 'cook', 'head'];

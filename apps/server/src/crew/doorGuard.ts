@@ -4,6 +4,7 @@ import { may, type Right } from '@bunkhouse/api';
 import { isFromElsewhere } from './asked.js';
 import { KEEPS_BY, RIGHT, type Known } from './rights.js';
 import { SessionsService } from './sessionsService.js';
+import { StandIns } from './standIns.js';
 
 const NOT_YOURS: Record<'look' | 'record' | 'plan' | 'run', string> = {
   look: 'That is not for you to see.',
@@ -18,6 +19,7 @@ export class DoorGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
     private readonly sessions: SessionsService,
+    private readonly standIns: StandIns,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -32,7 +34,7 @@ export class DoorGuard implements CanActivate {
       if (request.headers.authorization === undefined) throw new UnauthorizedException('A device hands in by its token: Authorization: Bearer ...');
       return true;
     }
-    const who = await this.sessions.whoIs(request);
+    const who = this.standIns.whoIs(request) ?? (await this.sessions.whoIs(request));
     if (who === null) throw new UnauthorizedException('Sign in first.');
     if (!may(who.role, right)) throw new ForbiddenException(NOT_YOURS[right]);
     if (right === 'run' && who.onlyPin) throw new ForbiddenException('For that sign in by password: a PIN on a tablet is not enough.');

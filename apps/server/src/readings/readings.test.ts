@@ -301,6 +301,7 @@ describe('the stream', () => {
       webRoot: null,
       pgBin: null,
       proxy: null,
+      standInKey: null,
     });
     await other.listen(0, '127.0.0.1');
   }, 60_000);

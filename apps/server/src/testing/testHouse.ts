@@ -40,7 +40,7 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
 /** Opens an empty house. */
 export async function openTestHouse(pgBin: string | null = null): Promise<TestHouse> {
   const { url, drop } = await emptyDatabase();
-  const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin, proxy: null });
+  const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin, proxy: null, standInKey: null });
   await app.init();
   const database = app.get<DataSource>(getDataSourceToken());
   const as = async (role: Role, name = `${role} ${randomUUID().slice(0, 8)}`, by: 'pin' | 'password' = 'password') =>
