@@ -11,7 +11,7 @@ import { pathToFileURL } from 'node:url';
 import pg from 'pg';
 import { DataSource } from 'typeorm';
 import { ROOT } from '../scripts/places.mjs';
-import { admit, COOKIE } from './admit.mjs';
+import { admit, COOKIE } from './house/admit.mjs';
 import { freePort, startPostgres, startServer } from '../scripts/postgres.mjs';
 
 const short = process.argv.includes('--short');
@@ -312,8 +312,7 @@ async function clockSetBack() {
   const url = await emptyDatabase('clock');
   const port = await freePort();
   const base = () => `http://127.0.0.1:${port}`;
-  const shift = pathToFileURL(join(ROOT, 'bench/clockBack.mjs')).href;
-  let behindMs = 0;
+  const shift = pathToFileURL(join(ROOT, 'bench/house/clockBack.mjs')).href;
   let child = await open(url, port);
   const batches = await batchesOf(base);
   let isOver = false;
@@ -326,7 +325,7 @@ async function clockSetBack() {
   );
   for (let i = 0; i < TIMES.back; i += 1) {
     await wait(500 + Math.random() * 500);
-    behindMs = i % 2 === 0 ? (1 + Math.random() * 30) * 3_600_000 : 0;
+    const behindMs = i % 2 === 0 ? (1 + Math.random() * 30) * 3_600_000 : 0;
     await ended(child, 'SIGTERM');
     child = await open(url, port, { NODE_OPTIONS: `--import=${shift}`, BUNKHOUSE_BENCH_BEHIND_MS: String(Math.round(behindMs)) });
   }

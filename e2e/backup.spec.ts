@@ -1,24 +1,13 @@
-import { spawn, spawnSync } from 'node:child_process';
-import { appendFileSync, copyFileSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { spawnSync } from 'node:child_process';
+import { copyFileSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import pg from 'pg';
 import { Cook } from './cook.js';
+import { emptyDatabase, ownHouse } from './ownHouse.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'bunkhouse-backup-'));
-const cluster = process.env.BUNKHOUSE_TEST_DATABASE ?? '';
-
-/** A database of its own on the cluster of the tests. */
-async function emptyHouse(): Promise<string> {
-  const name = `restored_${Date.now()}_${Math.floor(Math.random() * 1e6)}`;
-  const client = new pg.Client({ connectionString: cluster });
-  await client.connect();
-  await client.query(`CREATE DATABASE ${name}`);
-  await client.end();
-  return cluster.replace(/\/[^/]*$/, `/${name}`);
-}
 
 const restore = (file: string, url: string) => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/restore.mjs', file], {
@@ -27,15 +16,6 @@ const restore = (file: string, url: string) => {
   });
   return { status, said: `${stdout}${stderr}` };
 };
-
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address !== null ? address.port : 0));
-    });
-  });
 
 test('a backup is taken while the house is in use, goes back into an empty house, and that one opens with all of it', async ({ page }) => {
   test.slow();
@@ -49,7 +29,7 @@ test('a backup is taken while the house is in use, goes back into an empty house
   await saved.saveAs(file);
 
   // What is torn, or none of ours, is seen before anything is written.
-  const url = await emptyHouse();
+  const url = await emptyDatabase();
   const torn = join(folder, 'torn.dump');
   copyFileSync(file, torn);
   truncateSync(torn, 4000);
@@ -72,20 +52,11 @@ test('a backup is taken while the house is in use, goes back into an empty house
   // A second time it is not written over.
   expect(restore(file, url).said).toMatch(/This house holds \d+ batches/);
 
-  const port = await freePort();
-  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
-    env: { ...process.env, DATABASE_URL: url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '0' },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
+  const house = await ownHouse(url);
   try {
-    await new Promise<void>((resolve, reject) => {
-      server.stdout.on('data', (data: Buffer) => /ready at/.test(data.toString()) && resolve());
-      server.stderr.on('data', (data: Buffer) => appendFileSync(join(folder, 'log'), data));
-      server.once('exit', () => reject(new Error('the restored house did not open')));
-    });
     const of = async (base: string, path: string) => (await (await page.request.get(`${base}${path}`)).json()) as Record<string, unknown>;
     const here = new URL(page.url()).origin;
-    const there = `http://127.0.0.1:${port}`;
+    const there = house.address;
     // Other tests write into the first house meanwhile: what the backup has is there as it was.
     const ledger = (await of(there, '/api/ledger?sort=code&order=up')) as { rows?: { id: string }[] };
     const then = (await of(here, '/api/ledger?sort=code&order=up')) as { rows?: { id: string }[] };
@@ -101,12 +72,11 @@ test('a backup is taken while the house is in use, goes back into an empty house
     await client.query(`DELETE FROM migrations WHERE id = (SELECT max(id) FROM migrations)`);
     expect(await pendingMigrations(url)).toBe(1);
     await client.end();
-    expect(await pendingMigrations(await emptyHouse())).toBe(0);
+    expect(await pendingMigrations(await emptyDatabase())).toBe(0);
     await page.goto(`${there}/`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await expect(page.getByText('Tamarack Fork').first()).toBeVisible();
   } finally {
-    server.kill('SIGTERM');
-    await new Promise((resolve) => server.once('exit', resolve));
+    await house.close();
   }
 });

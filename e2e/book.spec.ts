@@ -217,7 +217,7 @@ test('on paper: record, mixing card, labels and day sheet keep their pages, say 
   ])
     expect(record.text).toContain(words);
   // The house's beam, sections and buttons are no part of it.
-  expect(record.text).not.toContain('Who is on?');
+  expect(record.text).not.toContain('Wren on');
   expect(record.text).not.toContain('New batch');
 
   const card = await printed(`/batches/${ham.id}/mixing-card`, 'Cover brine');

@@ -28,9 +28,8 @@ test('the made-up house opens with a batch at every station, one job due, one la
 test('light and night shift, °C and °F, metric and US, at once everywhere and kept', async ({ page }) => {
   await page.goto('/ledger');
   await expect(page.getByRole('table')).toContainText(' g');
-  await page.getByRole('button', { name: 'Who is on?' }).click();
+  await page.getByRole('button', { name: 'Wren on' }).click();
   const menu = page.getByRole('dialog', { name: 'On duty and display' });
-  await menu.getByLabel('On duty').fill('Juno');
   await menu.getByRole('button', { name: 'lb, in' }).click();
   await menu.getByRole('button', { name: '°F' }).click();
   await menu.getByRole('button', { name: 'Night shift' }).click();
@@ -41,7 +40,7 @@ test('light and night shift, °C and °F, metric and US, at once everywhere and 
   await expect(page.getByRole('button', { name: /°F: switch unit/ }).first()).toBeVisible();
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
-  await expect(page.getByRole('button', { name: 'Juno on' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Wren on' })).toBeVisible();
 });
 
 test('by keyboard alone: sections by their keys, the keys shown by ?', async ({ page }) => {
