@@ -4,11 +4,11 @@ import { expect, type Page } from '@playwright/test';
 export class Cook {
   constructor(readonly page: Page) {}
 
-  /** Signs this device and sets its clock to a past day, so that a batch of weeks can be played to its end. */
+  /** Sets this device’s units and its clock to a past day, so that a batch of weeks can be played to its end. */
   static async onDuty(page: Page, clock: Date): Promise<Cook> {
     await page.addInitScript(() => {
       if (localStorage.getItem('bunkhouse.preferences') === null)
-        localStorage.setItem('bunkhouse.preferences', JSON.stringify({ system: 'metric', temperature: 'C', name: 'Tess' }));
+        localStorage.setItem('bunkhouse.preferences', JSON.stringify({ system: 'metric', temperature: 'C' }));
     });
     await page.clock.install({ time: clock });
     return new Cook(page);

@@ -26,7 +26,7 @@ test('by name and PIN: a wrong one says so; a helper logs under their own name a
   await page.getByRole('button', { name: 'Wren on' }).click();
   await page.getByRole('button', { name: 'Somebody else' }).click();
   await page.getByRole('button', { name: 'Abel', exact: true }).click();
-  await press(page, '1111');
+  await press(page, '9051');
   await expect(page.getByText('That is not the PIN of this name.')).toBeVisible();
   // The keys of a keyboard do as well.
   await page.keyboard.type('5183');
@@ -159,9 +159,9 @@ test('a house that writes with a comma and the month first does so everywhere, a
     await settings.getByRole('button', { name: 'Keep these settings' }).click();
     await expect(settings.getByRole('button', { name: 'Kept' })).toBeVisible();
     await page.goto(`${house.address}/new`);
-    await expect(page.getByLabel('Rules', { exact: true })).toHaveValue('eu');
-    await expect(page.getByLabel('Salt', { exact: true })).toHaveValue(/^\d+(,\d+)?$/);
-    await page.getByLabel('Salt', { exact: true }).fill('2,35');
+    await expect(page.getByLabel('Whose rules')).toHaveValue('eu');
+    await expect(page.getByLabel('Salt, of meat and water', { exact: true })).toHaveValue(/^\d+(,\d+)?$/);
+    await page.getByLabel('Salt, of meat and water', { exact: true }).fill('2,35');
     await expect(page.getByText(/2,3\d? ?%|2,35/).first()).toBeVisible();
     await expect(page.locator('.clock .num')).toHaveText(/[ap]m$/);
   } finally {

@@ -132,7 +132,7 @@ for (const [scheme, width, height] of [
         ? ['/recipes', '/recipes/new', '/stores', `${chill}/record`, '/ledger/trends']
         : ['/recipes', '/recipes/canadian-bacon', '/stores', `${dry}/labels`, '/ledger/file', '/day-sheet'];
     const own = scheme === 'light' ? [cure, chill, toPit(dry)] : [dry, prep, toPit(chill)];
-    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', '/calendar', '/pit', '/readings', ...book, ...own]) {
+    for (const path of ['/', '/new', '/bench', HAVE, '/ledger', '/guide', '/learnt', '/calendar', '/pit', '/readings', '/house', ...book, ...own]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expect(page.locator('#main .page')).toBeVisible();

@@ -98,6 +98,6 @@ test('two tabs log the same step: the second is told, nothing is doubled', async
   await cook.log('Log green weight', { 'Green weight': '4200' }, 'Mix the brine');
   await second.type('Green weight', '4300');
   await second.press('Log green weight');
-  await expect(second.page.getByText(/Tess already logged this since you opened it/)).toBeVisible();
+  await expect(second.page.getByText(/Wren already logged this since you opened it/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(1);
 });

@@ -155,7 +155,7 @@ test('a simulated ham at speed: fuel that runs out, a shallow probe, a stall and
   const fuel = page.getByRole('alert', { name: 'Fuel is running out' });
   await expect(fuel).toContainText('the fuel is running out');
   await fuel.getByRole('button', { name: /^I heard it/ }).click();
-  await expect(page.getByRole('status', { name: 'Fuel is running out' })).toContainText('by Tess');
+  await expect(page.getByRole('status', { name: 'Fuel is running out' })).toContainText('by Wren');
   // The day sheet has it, too.
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
   await page.goto('/');
@@ -266,7 +266,7 @@ test('a core that cools too slowly: told before its time is over, failed after i
   await expect(page.getByText('Write what was decided, and by whom.')).toBeVisible();
   await page.getByLabel('What was decided, and by whom').fill('Thrown away after the call with the inspector, Tess');
   await page.getByRole('button', { name: 'Log the decision' }).click();
-  await expect(page.getByRole('status', { name: 'Chill gate' })).toContainText('by Tess: Thrown away after the call');
+  await expect(page.getByRole('status', { name: 'Chill gate' })).toContainText('by Wren: Thrown away after the call');
   // It stands in the batch’s own log, and the step’s form still asks for its reason.
   await page.goto(`/batches/${id}`);
   await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('Thrown away after the call with the inspector');

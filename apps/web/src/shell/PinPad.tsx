@@ -18,7 +18,11 @@ export function PinPad({
   busy: boolean;
 }) {
   const field = useRef<HTMLInputElement>(null);
-  useEffect(() => field.current?.focus(), []);
+  // At the beginning, and again after a wrong one.
+  const isEmpty = value === '';
+  useEffect(() => {
+    if (isEmpty) field.current?.focus();
+  }, [isEmpty]);
   const press = (digit: string) => onChange((value + digit).slice(0, MOST));
   return (
     <div className="pin">
