@@ -1,3 +1,4 @@
+import { constants } from 'node:zlib';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -18,6 +19,9 @@ const BOOK_PATHS = ['/api/exchange/preview', '/api/exchange/import'];
 export const BOOK_LIMIT = '48mb';
 const PICTURE_PATH = '/api/batches/:id/pictures';
 
+/** A screen asks for its batches again and again: packed quickly rather than small. */
+const QUICKLY = { level: 2, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } };
+
 /** The server, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
@@ -34,7 +38,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     next();
   });
   // A stream of events goes out word by word: packed it would wait for the next.
-  app.use(compression({ filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
+  app.use(compression({ ...QUICKLY, filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
   // A book is as large as a season; everything else is short.
   app.use(BOOK_PATHS, json({ limit: BOOK_LIMIT, strict: false }));
   app.use(PICTURE_PATH, raw({ type: ['image/*', 'application/octet-stream'], limit: `${PICTURE_LIMIT_MB}mb` }));

@@ -68,5 +68,6 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
   ],
   migrationsRun: true,
   synchronize: false,
-  extra: { max: 10, connectionTimeoutMillis: 5000, statement_timeout: 15000 },
+  // Short questions, many of them: compiling one costs more than it saves.
+  extra: { max: 10, connectionTimeoutMillis: 5000, statement_timeout: 15000, options: '-c jit=off' },
 });

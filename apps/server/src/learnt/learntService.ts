@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchResponse, LearntResponse, LeaveOutRequest } from '@bunkhouse/api';
-import { attempt, calibrate, depthAt, observations, tasteTarget } from '@bunkhouse/core';
+import { attempt, calibrate, depthAt, observations, tasteTarget, type LogEntry } from '@bunkhouse/core';
 import { In, type DataSource } from 'typeorm';
 import { BatchesService } from '../batches/batchesService.js';
 import { BatchEntity } from '../batches/batchEntity.js';
@@ -13,13 +13,21 @@ import { LeftOutEntity } from './leftOutEntity.js';
 /** So many batches back the house looks: its newest meat and its newest taste. */
 const BATCHES = 40;
 
-type Observed = ReturnType<typeof observations>;
+/** Kinds of entry that say nothing of the cure or the taste. */
+const SILENT: ReadonlySet<LogEntry['kind']> = new Set(['note', 'lot', 'pit']);
+
+/** What a batch tells, with the number of entries that it is told from. */
+interface Told {
+  entries: number;
+  of: { batchId: string; code: string; name: string };
+  observed: ReturnType<typeof observations>;
+}
 
 /** What the house learns from the logs of its batches. Nothing of it is stored but what is left out. */
 @Injectable()
 export class LearntService {
   /** by batch; a log only grows, so its length says whether it is still the same */
-  private readonly known = new Map<string, { entries: number; observed: Observed }>();
+  private readonly known = new Map<string, Told>();
 
   constructor(
     @InjectDataSource() private readonly dataSource: DataSource,
@@ -30,8 +38,8 @@ export class LearntService {
   async learnt(): Promise<LearntResponse> {
     const leftOut = new Set((await this.dataSource.getRepository(LeftOutEntity).find()).map(({ id }) => id));
     const told = await this.told();
-    const cutFaces = told.flatMap(({ batch, observed }) => observed.cutFaces.map((face) => ({ ...face, ...of(batch), leftOut: leftOut.has(face.id) })));
-    const tasted = told.flatMap(({ batch, observed }) => observed.tasted.map((slice) => ({ ...slice, ...of(batch), leftOut: leftOut.has(slice.id) })));
+    const cutFaces = told.flatMap(({ of, observed }) => observed.cutFaces.map((face) => ({ ...face, ...of, leftOut: leftOut.has(face.id) })));
+    const tasted = told.flatMap(({ of, observed }) => observed.tasted.map((slice) => ({ ...slice, ...of, leftOut: leftOut.has(slice.id) })));
     const diffusivity = calibrate(cutFaces.filter((face) => !face.leftOut));
     const { percent, spread, verdicts } = tasteTarget(tasted.filter((slice) => !slice.leftOut));
     const { implied } = tasteTarget(tasted);
@@ -54,37 +62,31 @@ export class LearntService {
     return this.learnt();
   }
 
-  /** What each of the latest batches tells, the newest first. */
-  private async told(): Promise<{ batch: BatchResponse; observed: Observed }[]> {
-    const rows = await this.dataSource.manager.query<{ batch_id: string }[]>(
-      `SELECT batch_id, max(at) AS latest FROM log_entry WHERE kind = 'done' AND body->>'stepId' IN ('pull', 'fry', 'soak-out')
-       GROUP BY batch_id ORDER BY latest DESC, batch_id LIMIT ${BATCHES}`,
+  /** What each of the latest batches tells, the newest first. A log in which nothing new is said of the cure tells the same. */
+  private async told(): Promise<Told[]> {
+    const rows = await this.dataSource.manager.query<{ batch_id: string; entries: number | null }[]>(
+      `SELECT latest.batch_id, CASE WHEN batch.cut_from IS NULL THEN (SELECT count(*)::int FROM log_entry own WHERE own.batch_id = latest.batch_id AND own.kind NOT IN ('note', 'lot', 'pit')) END AS entries
+       FROM (SELECT batch_id, max(at) AS latest FROM log_entry WHERE kind = 'done' AND body->>'stepId' IN ('pull', 'fry', 'soak-out')
+         GROUP BY batch_id ORDER BY latest DESC, batch_id LIMIT ${BATCHES}) AS latest
+       JOIN batch ON batch.id = latest.batch_id ORDER BY latest.latest DESC, latest.batch_id`,
     );
-    const ids = rows.map((row) => row.batch_id);
-    const found = await this.dataSource.getRepository(BatchEntity).find({ where: { id: In(ids) } });
-    const whole = await this.batches.withLogs(this.dataSource.manager, found);
-    const byId = new Map(whole.map((batch) => [batch.id, batch]));
-    const told: { batch: BatchResponse; observed: Observed }[] = [];
-    for (const id of ids) {
-      const batch = byId.get(id);
-      if (batch === undefined) continue;
-      told.push({ batch, observed: await this.observed(batch) });
-    }
-    for (const id of this.known.keys()) if (!byId.has(id)) this.known.delete(id);
-    return told;
+    // The log of a part grows with that of the whole: it is read each time.
+    const stale = rows.filter(({ batch_id, entries }) => entries === null || this.known.get(batch_id)?.entries !== entries).map((row) => row.batch_id);
+    const found = stale.length === 0 ? [] : await this.dataSource.getRepository(BatchEntity).find({ where: { id: In(stale) } });
+    for (const batch of await this.batches.withLogs(this.dataSource.manager, found)) await this.observe(batch);
+    const ids = new Set(rows.map((row) => row.batch_id));
+    for (const id of this.known.keys()) if (!ids.has(id)) this.known.delete(id);
+    return rows.flatMap(({ batch_id }) => this.known.get(batch_id) ?? []);
   }
 
-  /** Worked out once for each state of a log; others are served between two batches. */
-  private async observed(batch: BatchResponse): Promise<Observed> {
-    const known = this.known.get(batch.id);
-    if (known?.entries === batch.entries.length) return known.observed;
+  /** Works out what a log tells; others are served between two batches. */
+  private async observe(batch: BatchResponse): Promise<void> {
+    const entries = batch.entries.filter(({ kind }) => !SILENT.has(kind)).length;
+    if (this.known.get(batch.id)?.entries === entries) return;
     await setImmediate();
     // A log that contradicts itself teaches nothing; what is wrong with it is said on its own page.
     const tried = attempt(() => observations(batch));
     const observed = 'value' in tried ? tried.value : { cutFaces: [], tasted: [] };
-    this.known.set(batch.id, { entries: batch.entries.length, observed });
-    return observed;
+    this.known.set(batch.id, { entries, of: { batchId: batch.id, code: batch.code, name: batch.process.name }, observed });
   }
 }
-
-const of = ({ id, code, process }: BatchResponse) => ({ batchId: id, code, name: process.name });

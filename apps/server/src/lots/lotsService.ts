@@ -13,6 +13,27 @@ import { LotEntity } from './lotEntity.js';
 const TAKINGS = `SELECT taken.batch_id, taken.seq, taken.at, taken.body FROM log_entry taken
   WHERE taken.kind = 'lot' AND NOT EXISTS (SELECT 1 FROM log_entry back WHERE back.batch_id = taken.batch_id AND back.kind = 'withdrawn' AND back.body->>'replaces' = taken.id::text)`;
 
+/** What each lot has given, and how many batches hold it: by the same rule as below, with the numbers alone. */
+const SUMS = `WITH RECURSIVE taking AS MATERIALIZED (
+    SELECT batch_id, seq, (body->'draw'->>'lot')::uuid AS lot, (body->'draw'->>'g')::float8 AS g FROM (${TAKINGS}) AS own
+  ), held AS (
+    SELECT batch_id, lot, min(seq) AS seq FROM taking GROUP BY batch_id, lot
+    UNION
+    SELECT part.id, held.lot, held.seq FROM held JOIN batch part ON part.cut_from = held.batch_id AND part.cut_after >= held.seq
+  )
+  SELECT lot, g, batches FROM (SELECT lot, sum(g) AS g FROM taking GROUP BY lot) AS sums
+  JOIN (SELECT lot, count(DISTINCT batch_id) AS batches FROM held GROUP BY lot) AS holding USING (lot)`;
+
+/** Entries are never changed: while there are as many takings, withdrawals and cuts, the sums are the same. */
+const STATE = `SELECT (SELECT count(*) FROM log_entry WHERE kind = 'lot') || ' ' || (SELECT count(*) FROM log_entry WHERE kind = 'withdrawn') || ' ' ||
+  (SELECT count(*) FROM batch WHERE cut_from IS NOT NULL) AS state`;
+
+interface Sum {
+  lot: string;
+  g: number;
+  batches: string;
+}
+
 /** A batch holds a lot that was taken for it, or for what it was cut from before the cut. */
 const HELD = `WITH RECURSIVE held AS (
     SELECT batch_id, seq, at, body FROM (${TAKINGS}) AS taking
@@ -23,6 +44,8 @@ const HELD = `WITH RECURSIVE held AS (
 /** Deliveries, what is left of them, and which batches hold them. */
 @Injectable()
 export class LotsService {
+  private known: { state: string; sums: Sum[] } | null = null;
+
   constructor(
     @InjectDataSource() private readonly dataSource: DataSource,
     private readonly batches: BatchesService,
@@ -32,10 +55,7 @@ export class LotsService {
   async all(): Promise<LotResponse[]> {
     const [lots, taken] = await Promise.all([
       this.dataSource.getRepository(LotEntity).find({ order: { kind: 'ASC', receivedOn: 'DESC', id: 'ASC' } }),
-      this.dataSource.query<{ lot: string; g: number; batches: string }[]>(
-        `${HELD}, own AS (SELECT body->'draw'->>'lot' AS lot, sum((body->'draw'->>'g')::float8) AS g FROM (${TAKINGS}) AS t GROUP BY 1)
-         SELECT own.lot, own.g, count(DISTINCT held.batch_id) AS batches FROM own JOIN held ON held.body->'draw'->>'lot' = own.lot GROUP BY own.lot, own.g`,
-      ),
+      this.sums(),
     ]);
     const byLot = new Map(taken.map((row) => [row.lot, row]));
     return lots.map(({ at, ...lot }) => ({
@@ -44,6 +64,15 @@ export class LotsService {
       batches: Number(byLot.get(lot.id)?.batches ?? 0),
       at: at.toISOString(),
     }));
+  }
+
+  private async sums(): Promise<Sum[]> {
+    const [row] = await this.dataSource.query<{ state: string }[]>(STATE);
+    const state = row?.state ?? '';
+    if (this.known?.state === state) return this.known.sums;
+    const sums = await this.dataSource.query<Sum[]>(SUMS);
+    this.known = { state, sums };
+    return sums;
   }
 
   /** Keeps a lot, or changes it. What kind it is cannot change once something was taken from it. */

@@ -17,10 +17,13 @@ export class Crew1796000000000 implements MigrationInterface {
       `CREATE TABLE session (id uuid CONSTRAINT session_pkey PRIMARY KEY, person_id uuid NOT NULL CONSTRAINT session_person REFERENCES person, token_hash bytea NOT NULL CONSTRAINT session_token UNIQUE, by text NOT NULL, tablet_id uuid CONSTRAINT session_tablet REFERENCES tablet ON DELETE CASCADE, device text NOT NULL, started_at timestamptz NOT NULL, seen_at timestamptz NOT NULL)`,
     );
     await query.query(`CREATE INDEX session_of ON session (person_id)`);
+    // What was taken back is looked for beside every taking of a lot.
+    await query.query(`CREATE INDEX log_entry_withdrawn ON log_entry (batch_id) WHERE kind = 'withdrawn'`);
     await query.query(`ALTER TABLE house ADD COLUMN settings jsonb NOT NULL DEFAULT '{}', ADD COLUMN thinned_until timestamptz`);
   }
 
   async down(query: QueryRunner): Promise<void> {
+    await query.query(`DROP INDEX log_entry_withdrawn`);
     await query.query(`ALTER TABLE house DROP COLUMN thinned_until, DROP COLUMN settings`);
     for (const table of ['session', 'tablet', 'person']) await query.query(`DROP TABLE ${table}`);
   }
