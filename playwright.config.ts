@@ -1,14 +1,18 @@
 import { defineConfig } from '@playwright/test';
 
-/** The address of a running house: `npm test` starts one with the demo and one without. */
+/** One of the two halves that `npm test` runs side by side, each against a made-up house of its own. */
+const part = process.env.BUNKHOUSE_TEST_PART ?? 'one';
+
+/** The address of a running house with the demo. */
 export default defineConfig({
   testDir: 'e2e',
+  outputDir: `test-results/${part}`,
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 15_000 },
   workers: 1,
   fullyParallel: false,
   forbidOnly: true,
-  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  reporter: [['list'], ['json', { outputFile: `test-results/browser-${part}.json` }]],
   use: {
     baseURL: process.env.BUNKHOUSE_TEST_URL ?? 'http://127.0.0.1:4180',
     viewport: { width: 1280, height: 800 },

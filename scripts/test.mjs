@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT } from './places.mjs';
@@ -12,6 +12,8 @@ const results = join(ROOT, 'test-results');
 const folder = mkdtempSync(join(tmpdir(), 'bunkhouse-test-'));
 const counts = { passed: 0, failed: 0 };
 let database;
+/** What takes about as long as all the others. */
+const RIGHT_HALF = new Set(['house', 'crew', 'offline', 'warm', 'stores', 'readings', 'backup'].map((name) => `${name}.spec.ts`));
 
 try {
   rmSync(results, { recursive: true, force: true });
@@ -48,16 +50,45 @@ async function unitAndServerTests() {
   counts.failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
 }
 
+/** Browser tests in two houses side by side, each with a half of the files, one test after the other: what one does to its house the other never sees. */
 async function browserTests() {
-  const port = await freePort();
-  let server;
-  await step('Opening the made-up house for the browser', async () => {
-    server = await startServer(ROOT, { DATABASE_URL: database.url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '1', BUNKHOUSE_PG_BIN: postgresPrograms() });
+  const houses = [];
+  await step('Opening two made-up houses for the browser', async () => {
+    for (const name of ['left', 'right']) houses.push(await openHouse(name));
   });
-  const file = join(results, 'browser.json');
-  const code = await shown('npx', ['playwright', 'test'], {
+  await Promise.all(houses.map((house, i) => inHouse(house, halves()[i])));
+}
+
+/** A made-up house on a database of its own. */
+async function openHouse(name) {
+  const url = database.url.replace(/\/[^/]*$/, `/${name}`);
+  await createDatabase(name);
+  const port = await freePort();
+  const env = { DATABASE_URL: url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '1', BUNKHOUSE_PG_BIN: postgresPrograms() };
+  return { name, url, port, server: await startServer(ROOT, env) };
+}
+
+async function createDatabase(name) {
+  const { default: pg } = await import('pg');
+  const client = new pg.Client({ connectionString: database.url });
+  await client.connect();
+  await client.query(`CREATE DATABASE ${name}`);
+  await client.end();
+}
+
+/** The files of the browser tests in two halves that take about as long. */
+function halves() {
+  const files = readdirSync(join(ROOT, 'e2e')).filter((file) => file.endsWith('.spec.ts'));
+  const right = files.filter((file) => RIGHT_HALF.has(file));
+  return [files.filter((file) => !RIGHT_HALF.has(file)), right].map((half) => half.map((file) => `e2e/${file}`));
+}
+
+async function inHouse({ name, url, port, server }, files) {
+  const file = join(results, `browser-${name}.json`);
+  const code = await shown('npx', ['playwright', 'test', ...files], {
     BUNKHOUSE_TEST_URL: `http://127.0.0.1:${port}`,
-    BUNKHOUSE_TEST_DATABASE: database.url,
+    BUNKHOUSE_TEST_DATABASE: url,
+    BUNKHOUSE_TEST_PART: name,
   });
   server.child.kill('SIGTERM');
   await new Promise((resolve) => server.child.once('exit', resolve));

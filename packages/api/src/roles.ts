@@ -21,5 +21,6 @@ export const may = (role: Role, right: PersonalRight): boolean => MAY[role].incl
 /** Kinds of entry that change what was decided: for those who plan. A helper says what was done. */
 const DECIDING = new Set(['skipped', 'replanned', 'ended', 'pieces']);
 
-/** Which right it takes to log an entry of a kind, or to take one of that kind back. */
-export const rightToLog = (kind: string): PersonalRight => (DECIDING.has(kind) ? 'plan' : 'record');
+/** Which right it takes to log an entry, or to take one back: what is decided of an alarm is a cook’s, too. */
+export const rightToLog = (entry: { kind: string; event?: { act: string } }): PersonalRight =>
+  DECIDING.has(entry.kind) || (entry.kind === 'pit' && entry.event?.act === 'decided') ? 'plan' : 'record';

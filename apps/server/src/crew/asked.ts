@@ -4,8 +4,17 @@ import type { Request } from 'express';
 export const SESSION_COOKIE = 'bunkhouse_session';
 export const TABLET_COOKIE = 'bunkhouse_tablet';
 
-/** A cookie of a request, or null. */
-export function cookieOf(request: Pick<Request, 'headers'>, name: string): string | null {
+/** Browsers keep cookies by host, not by port: two houses on one machine (the made-up one, say) have names of their own. */
+export function nameHere(request: Pick<Request, 'headers'>, name: string): string {
+  const port = /:(\d{1,5})$/.exec(request.headers.host ?? '')?.[1];
+  return port === undefined ? name : `${name}_${port}`;
+}
+
+/** A cookie of a request, or null: the one for this port, else the one that a program sends to any. */
+export const cookieOf = (request: Pick<Request, 'headers'>, name: string): string | null =>
+  cookieNamed(request, nameHere(request, name)) ?? cookieNamed(request, name);
+
+function cookieNamed(request: Pick<Request, 'headers'>, name: string): string | null {
   for (const part of (request.headers.cookie ?? '').split(';')) {
     const [key, value] = part.split('=', 2);
     if (key?.trim() === name && value !== undefined) return value.trim();

@@ -105,8 +105,8 @@ describe('signing in', () => {
     expect(answer.status).toBe(200);
     expect((answer.body as SessionResponse).person).toMatchObject({ name, role: 'cook' });
     const cookie = String(answer.headers['set-cookie']);
-    expect(cookie).toMatch(/bunkhouse_session=[\w-]{43};.*HttpOnly;.*SameSite=Strict/);
-    const token = /bunkhouse_session=([\w-]+)/.exec(cookie)?.[1] ?? '';
+    expect(cookie).toMatch(/bunkhouse_session_\d+=[\w-]{43};.*HttpOnly;.*SameSite=Strict/);
+    const token = /bunkhouse_session_\d+=([\w-]+)/.exec(cookie)?.[1] ?? '';
     expect((await at.get('/api/batches')).status).toBe(200);
     await at.post('/api/session/end').send({});
     expect((await at.get('/api/batches')).status).toBe(401);
@@ -392,6 +392,7 @@ describe('who may what', () => {
       { kind: 'ended', reason: 'Dropped' },
       { kind: 'skipped', stepId: 'weigh', reason: 'No scale' },
       { kind: 'replanned', changes: { cureDays: 15 }, reason: 'Later' },
+      { kind: 'pit', event: { act: 'decided', alarm: 'gate' }, reason: 'Kept all the same' },
       { kind: 'pieces', event: { act: 'dropped', piece: 'A' }, reason: 'Fell' },
     ])
       expect({ entry, status: (await log(helper, entry)).status }).toEqual({ entry, status: 403 });

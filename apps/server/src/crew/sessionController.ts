@@ -16,7 +16,7 @@ import { FirstRequest, OwnSecretRequest, SignInRequest, TabletRequest, type Open
 import type { CookieOptions, Request, Response } from 'express';
 import { SessionPipe, TabletPipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
-import { SESSION_COOKIE, TABLET_COOKIE } from './asked.js';
+import { nameHere, SESSION_COOKIE, TABLET_COOKIE } from './asked.js';
 import { CrewService } from './crewService.js';
 import { DOOR_TRIES, DoorThrottle } from './doorThrottle.js';
 import { By, For } from './rights.js';
@@ -90,7 +90,7 @@ export class SessionController {
   @ApiOkResponse(SESSION)
   async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<SessionResponse> {
     await this.sessions.close(request);
-    response.cookie(SESSION_COOKIE, SIGNED_OUT, cookie(request));
+    response.cookie(nameHere(request, SESSION_COOKIE), SIGNED_OUT, cookie(request));
     return this.crew.session(request, null);
   }
 
@@ -157,7 +157,7 @@ export class SessionController {
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<TabletResponse[]> {
-    response.cookie(TABLET_COOKIE, await this.sessions.putUp(name, who.name), cookie(request, { maxAge: YEAR_MS * 5 }));
+    response.cookie(nameHere(request, TABLET_COOKIE), await this.sessions.putUp(name, who.name), cookie(request, { maxAge: YEAR_MS * 5 }));
     return this.sessions.tablets();
   }
 
@@ -175,9 +175,10 @@ export class SessionController {
 
   /** The device keeps the token; what it is answered is as it will be from now on. */
   private async entered(token: string, request: Request, response: Response): Promise<SessionResponse> {
-    response.cookie(SESSION_COOKIE, token, cookie(request, { maxAge: YEAR_MS }));
-    const others = (request.headers.cookie ?? '').split(';').filter((part) => !part.trim().startsWith(`${SESSION_COOKIE}=`));
-    request.headers.cookie = [...others, `${SESSION_COOKIE}=${token}`].join(';');
+    response.cookie(nameHere(request, SESSION_COOKIE), token, cookie(request, { maxAge: YEAR_MS }));
+    const name = nameHere(request, SESSION_COOKIE);
+    const others = (request.headers.cookie ?? '').split(';').filter((part) => !part.trim().startsWith(`${name}=`));
+    request.headers.cookie = [...others, `${name}=${token}`].join(';');
     return this.crew.session(request, await this.sessions.whoIs(request));
   }
 }

@@ -111,12 +111,12 @@ interface Sender {
 
 /** A helper says what was done; what was decided is decided, and taken back, by a cook. */
 function requireRight(role: Role, { entries }: BatchResponse, draft: EntryDraft): void {
-  const behind = (id: string): string | undefined => {
+  const behind = (id: string): LogEntry | undefined => {
     const entry = entries.find((other) => other.id === id);
-    return entry !== undefined && 'replaces' in entry ? behind(entry.replaces) : entry?.kind;
+    return entry !== undefined && 'replaces' in entry ? behind(entry.replaces) : entry;
   };
-  const kind = 'replaces' in draft ? (behind(draft.replaces) ?? draft.kind) : draft.kind;
-  if (!may(role, rightToLog(kind))) throw new ForbiddenException('A helper logs what was done. What is planned or decided, a cook does.');
+  const first = 'replaces' in draft ? (behind(draft.replaces) ?? draft) : draft;
+  if (!may(role, rightToLog(first))) throw new ForbiddenException('A helper logs what was done. What is planned or decided, a cook does.');
 }
 
 /** The entry that a draft becomes, or the refusal. */

@@ -36,6 +36,13 @@ export function Door({ children }: { children: ReactNode }) {
         text="This house has no head cook yet. It is opened the first time at the machine that it runs on, so that no stranger is quicker."
       />
     );
+  if (who === null && session.demo && session.people.length === 0)
+    return (
+      <Outside
+        title={session.house}
+        text="The made-up house is open at its own machine alone. For a house that a crew comes into from elsewhere: npm start -- --empty, in a data folder of its own."
+      />
+    );
   if (who === null)
     return (
       <Outside title={session.house} aside={session.tablet ?? undefined}>

@@ -13,6 +13,7 @@ import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { useNow } from '../../shell/useNow';
 import { useWrite } from '../../shell/useWrite';
+import { Only } from '../../shell/Only';
 
 /** Which lots this batch was made with; one more is a tap. */
 export function LotsPanel({ batch }: { batch: Batch }) {
@@ -45,9 +46,11 @@ export function LotsPanel({ batch }: { batch: Batch }) {
           <Take batch={batch} lots={lots} onDone={() => setIsTaking(false)} />
         ) : (
           <div className="pad">
-            <button type="button" className="btn" onClick={() => setIsTaking(true)}>
-              Write a lot down
-            </button>
+            <Only right="record">
+              <button type="button" className="btn" onClick={() => setIsTaking(true)}>
+                Write a lot down
+              </button>
+            </Only>
           </div>
         ))}
     </section>

@@ -10,6 +10,7 @@ import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
+import { Only } from '../../shell/Only';
 
 const ReadFace = lazy(async () => ({ default: (await import('./ReadFace')).ReadFace }));
 
@@ -81,9 +82,11 @@ export function PicturesPanel({ batch: { record, state } }: { batch: Batch }) {
           tabIndex={-1}
           onChange={(event) => void keep(event.target.files?.[0])}
         />
-        <button type="button" className="btn" disabled={busy} onClick={() => file.current?.click()}>
-          {busy ? 'Turning it upright...' : 'Add a picture of the cut face'}
-        </button>
+        <Only right="record">
+          <button type="button" className="btn" disabled={busy} onClick={() => file.current?.click()}>
+            {busy ? 'Turning it upright...' : 'Add a picture of the cut face'}
+          </button>
+        </Only>
         {state.outcome === 'live' && pictures.length === 0 && (
           <p className="note">Cut across the thickest place, in daylight, with a bit of white board in the picture.</p>
         )}
@@ -104,9 +107,11 @@ function Face({ picture, when, onRead }: { picture: PictureResponse; when: strin
           Piece {piece}, {when}, {by}
         </span>
         {reading !== null && <b>{greyInWords(reading.shares)}</b>}
-        <button type="button" className="lnk" onClick={onRead}>
-          {reading === null ? 'How much is grey?' : 'Read it again'}
-        </button>
+        <Only right="record">
+          <button type="button" className="lnk" onClick={onRead}>
+            {reading === null ? 'How much is grey?' : 'Read it again'}
+          </button>
+        </Only>
       </figcaption>
     </figure>
   );

@@ -19,6 +19,7 @@ import { ProbesPanel } from './ProbesPanel';
 import { ProgramPanel } from './ProgramPanel';
 import { PlayAgain } from './PlayAgain';
 import { SafePanel } from './SafePanel';
+import { Only } from '../../shell/Only';
 
 /** One cook: live, in the cold, or played again. */
 export function Cook({ batch }: { batch: Batch }) {
@@ -109,10 +110,12 @@ function CookHead({
       )}
       <div className="cook-acts">
         {onCheck !== null && (
-          <button type="button" className="btn xl" onClick={onCheck}>
-            <Glyph name="read" />
-            Instant-read check
-          </button>
+          <Only right="record">
+            <button type="button" className="btn xl" onClick={onCheck}>
+              <Glyph name="read" />
+              Instant-read check
+            </button>
+          </Only>
         )}
       </div>
     </div>

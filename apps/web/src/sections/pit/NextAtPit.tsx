@@ -7,6 +7,7 @@ import { TENDING_WORDS } from '../../shell/pit/words';
 import { useTend } from '../../shell/pit/useTend';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { useNow } from '../../shell/useNow';
+import { Only } from '../../shell/Only';
 
 /** What the hands do at the pit, in order of time: a tap each; the batch's own next step among them. */
 export function NextAtPit({ batch, watch }: { batch: Batch; watch: PitWatch }) {
@@ -24,9 +25,11 @@ export function NextAtPit({ batch, watch }: { batch: Batch; watch: PitWatch }) {
           <b>{next.spec.title}</b>
           <span className={next.urgency === 'overdue' ? 'late' : undefined}>{pitWhen(next.dueAt, now)}</span>
         </div>
-        <button type="button" className={`btn${stepFirst && !isOpen ? ' go' : ''}`} aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-          {isOpen ? 'Not now' : next.spec.act}
-        </button>
+        <Only right="record">
+          <button type="button" className={`btn${stepFirst && !isOpen ? ' go' : ''}`} aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+            {isOpen ? 'Not now' : next.spec.act}
+          </button>
+        </Only>
         {isOpen && (
           <div className="at-pit-form">
             <p className="task">{next.spec.task}</p>
@@ -49,9 +52,11 @@ export function NextAtPit({ batch, watch }: { batch: Batch; watch: PitWatch }) {
               <b>{TENDING_WORDS.reseat.todo}</b>
               <span>piece {badProbe.piece}, tip in the middle, then check again</span>
             </div>
-            <button type="button" className="btn go" aria-disabled={busy} onClick={() => void tend({ act: 'reseat', piece: badProbe.piece })}>
-              {TENDING_WORDS.reseat.act}
-            </button>
+            <Only right="record">
+              <button type="button" className="btn go" aria-disabled={busy} onClick={() => void tend({ act: 'reseat', piece: badProbe.piece })}>
+                {TENDING_WORDS.reseat.act}
+              </button>
+            </Only>
           </li>
         )}
         {stepFirst && step}

@@ -11,6 +11,7 @@ import { digits, inWords, scaleOf, toShown } from '../../shell/quantities';
 import { clockTime, span } from '../../shell/times';
 import { HangProbes } from './HangProbes';
 import { ProbeSeat } from './ProbeSeat';
+import { Only } from '../../shell/Only';
 
 /** Each channel that hangs in this cook, what it reads and whether it may be believed. */
 export function ProbesPanel({ batch, view }: { batch: Batch; view: PitView }) {
@@ -36,10 +37,12 @@ export function ProbesPanel({ batch, view }: { batch: Batch; view: PitView }) {
       </p>
       {isLive && (
         <div className="pad">
-          <button type="button" className="btn" onClick={() => setHanging(true)}>
-            <Glyph name="probe" />
-            {hung.length === 0 ? 'Hang the probes' : 'Hang them otherwise'}
-          </button>
+          <Only right="record">
+            <button type="button" className="btn" onClick={() => setHanging(true)}>
+              <Glyph name="probe" />
+              {hung.length === 0 ? 'Hang the probes' : 'Hang them otherwise'}
+            </button>
+          </Only>
         </div>
       )}
       <Dialog open={isHanging} onClose={() => setHanging(false)} aria-labelledby="hang-title" maxWidth="sm" fullWidth>

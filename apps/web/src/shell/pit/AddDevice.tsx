@@ -5,6 +5,7 @@ import { addDevice } from '../../data/readings';
 import { Refusal } from '../../data/request';
 import { Choice } from '../Choice';
 import { usePreferences } from '../preferences';
+import { Only } from '../Only';
 
 const CHANNELS = { thermometer: ['Grate', 'Core, thick end', 'Core, thin end', 'Spare'], refrigerator: ['Air, middle shelf'], scale: ['Pan'] } as const;
 const KIND_WORDS = { thermometer: 'Thermometer', refrigerator: 'Refrigerator’s logger', scale: 'Scale' } as const;
@@ -18,7 +19,15 @@ const READS: Readonly<Record<Kind, string>> = {
 };
 
 /** Adds a device: a simulated one, or one of the cook’s own, which then needs its token. */
-export function AddDevice({ kinds = ['thermometer', 'refrigerator', 'scale'] }: { kinds?: readonly Kind[] }) {
+export function AddDevice(props: { kinds?: readonly Kind[] }) {
+  return (
+    <Only right="plan">
+      <AddForm {...props} />
+    </Only>
+  );
+}
+
+function AddForm({ kinds = ['thermometer', 'refrigerator', 'scale'] }: { kinds?: readonly Kind[] }) {
   const { name: by } = usePreferences();
   const plan = useHousePlan();
   const refrigerators = plan?.resources.filter((resource) => resource.kind === 'refrigerator') ?? [];

@@ -8,6 +8,7 @@ import { useTend } from './useTend';
 import { ALARM_WORDS } from './words';
 import { useReminding } from '../reminding';
 import { clockTime, span } from '../times';
+import { Only } from '../Only';
 
 const LEVELS = {
   danger: { strip: 'stop', word: 'Danger', glyph: 'danger' },
@@ -49,7 +50,11 @@ function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
         <p>
           <b>{said(fact)}</b> {decision === null ? said(order) : `Decided ${clockTime(decision.at)} by ${decision.by}: ${decision.what}`}
         </p>
-        {isToDecide && <Decide busy={busy} onDecide={(what) => void tend({ act: 'decided', alarm: key }, what)} />}
+        {isToDecide && (
+          <Only right="plan" otherwise={<p className="note">A cook decides this: call one.</p>}>
+            <Decide busy={busy} onDecide={(what) => void tend({ act: 'decided', alarm: key }, what)} />
+          </Only>
+        )}
         {fault !== null && (
           <p className="fault" role="alert">
             {fault}
@@ -58,15 +63,17 @@ function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
       </div>
       {heard === null
         ? level !== 'news' && (
-            <button
-              type="button"
-              className="btn"
-              aria-disabled={busy}
-              onClick={() => void tend({ act: 'heard', alarm: key })}
-              aria-label={`I heard it: ${ALARM_WORDS[kind]}`}
-            >
-              I heard it
-            </button>
+            <Only right="record">
+              <button
+                type="button"
+                className="btn"
+                aria-disabled={busy}
+                onClick={() => void tend({ act: 'heard', alarm: key })}
+                aria-label={`I heard it: ${ALARM_WORDS[kind]}`}
+              >
+                I heard it
+              </button>
+            </Only>
           )
         : decision === null && (
             <small>

@@ -7,6 +7,7 @@ import { inWords } from '../quantities';
 import { dayAndTime } from '../times';
 import { useNow } from '../useNow';
 import { AddDevice } from './AddDevice';
+import { Only } from '../Only';
 
 /** The devices of the house, what was last heard of them, and their tokens. */
 export function Devices() {
@@ -50,20 +51,24 @@ function Device({ device: { id, name, simulated, heardAt, channels, weight, kind
       <span className="device-acts">
         {!simulated && (
           <>
-            <button type="button" className="lnk" onClick={doing(async () => setToken((await renewToken(id, by)).token))}>
-              New token
-            </button>
-            <button
-              type="button"
-              className="lnk"
-              onClick={doing(async () => {
-                await endToken(id, by);
-                setToken(null);
-                setSaid('Its token is ended: it hands nothing in any more. What it read stays.');
-              })}
-            >
-              End its token
-            </button>
+            <Only right="plan">
+              <button type="button" className="lnk" onClick={doing(async () => setToken((await renewToken(id, by)).token))}>
+                New token
+              </button>
+            </Only>
+            <Only right="plan">
+              <button
+                type="button"
+                className="lnk"
+                onClick={doing(async () => {
+                  await endToken(id, by);
+                  setToken(null);
+                  setSaid('Its token is ended: it hands nothing in any more. What it read stays.');
+                })}
+              >
+                End its token
+              </button>
+            </Only>
           </>
         )}
       </span>

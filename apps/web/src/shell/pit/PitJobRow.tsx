@@ -4,6 +4,7 @@ import { usePreferences } from '../preferences';
 import { inWords } from '../quantities';
 import { clockTime, span } from '../times';
 import { TENDING_WORDS } from './words';
+import { Only } from '../Only';
 
 const GLYPHS = { fuel: 'fuel', spritz: 'spritz', glaze: 'glaze', wrap: 'wrap', turn: 'turn', pan: 'soak', water: 'soak', reseat: 'probe' } as const;
 
@@ -21,9 +22,11 @@ export function PitJobRow({ job, now, first, busy, onDone }: { job: PitJob; now:
           {job.lastAt !== null && <small> last {clockTime(job.lastAt)}</small>}
         </span>
       </div>
-      <button type="button" className={`btn${first ? ' go' : ''}`} aria-disabled={busy} onClick={onDone}>
-        {TENDING_WORDS[job.act].act}
-      </button>
+      <Only right="record">
+        <button type="button" className={`btn${first ? ' go' : ''}`} aria-disabled={busy} onClick={onDone}>
+          {TENDING_WORDS[job.act].act}
+        </button>
+      </Only>
     </li>
   );
 }
