@@ -44,7 +44,23 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = ['today', 'newBatch', 'bench', 'batch', 'ledger', 'guide', 'learnt', 'calendar', 'pit', 'readings', 'recipes', 'paper', 'stores', 'kept', 'house'];
+const SECTIONS = [
+  'today',
+  'newBatch',
+  'bench',
+  'batch',
+  'ledger',
+  'guide',
+  'learnt',
+  'calendar',
+  'pit',
+  'readings',
+  'recipes',
+  'paper',
+  'stores',
+  'kept',
+  'house',
+];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },

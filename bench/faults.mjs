@@ -363,8 +363,15 @@ async function cutOffMigration() {
   await ended(child, 'SIGTERM');
 }
 
+const ALL = [killedServer, crashedDatabase, twoServers, droppedLine, fullDisk, clockSetBack, cutOffFirstStart, cutOffMigration];
+/** Some of them: --only=fullDisk,clockSetBack */
+const only = process.argv
+  .find((arg) => arg.startsWith('--only='))
+  ?.slice(7)
+  .split(',');
+
 try {
-  for (const work of [killedServer, crashedDatabase, twoServers, droppedLine, fullDisk, clockSetBack, cutOffFirstStart, cutOffMigration]) await work();
+  for (const work of ALL.filter(({ name }) => only === undefined || only.includes(name))) await work();
 } finally {
   for (const child of servers) child.kill('SIGKILL');
   database.stop();

@@ -89,6 +89,14 @@ async function looked(url, cookie) {
   if (!answer.ok) throw new Error(`${url}: ${answer.status}`);
 }
 
+/** How much of the time the machine's own host took its processors away, and how much it waited for its disk, %. */
+function lostShare(before, after) {
+  const spent = after.map((ticks, i) => ticks - (before[i] ?? 0));
+  const all = spent.reduce((a, b) => a + b, 0);
+  return { iowait: ((spent[4] ?? 0) / all) * 100, steal: ((spent[7] ?? 0) / all) * 100 };
+}
+const processorTimes = () => readFileSync('/proc/stat', 'utf8').split('\n')[0].split(/\s+/).slice(1, 9).map(Number);
+
 const rssOf = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
 async function measured(years) {
@@ -109,7 +117,7 @@ async function measured(years) {
     // What was just written is on the disk before anything is measured.
     await sql.query('CHECKPOINT');
     spawnSync('sync');
-    if (!short) await wait(15_000);
+    if (!short) await wait(30_000);
     await ended(server.child);
     const startMs = await open();
     console.log(
@@ -204,6 +212,7 @@ async function atWork({ base, sql, url, pid }) {
       await wait(200);
     }
   };
+  const before = processorTimes();
   await Promise.all([...cookies.map(person), ...devices.map(device), besides()]);
   const third = Math.floor(memory.length / 3);
   return {
@@ -211,6 +220,7 @@ async function atWork({ base, sql, url, pid }) {
     bare,
     written,
     posted,
+    lost: lostShare(before, processorTimes()),
     memory: { first: percentile(memory.slice(0, third), 0.5), last: percentile(memory.slice(-third), 0.5), most: Math.max(...memory) },
   };
 }
@@ -246,6 +256,10 @@ for (const [name, list] of [...Object.entries(many.times), ['an entry logged', m
 console.log(
   `memory of the server ${many.memory.first.toFixed(0)} MB in the first third, ${many.memory.last.toFixed(0)} MB in the last, ${many.memory.most.toFixed(0)} MB at most; started in ${(many.startMs / 1000).toFixed(1)} s, with ${YEARS[0]} years in ${(few.startMs / 1000).toFixed(1)} s: ratio ${(many.startMs / few.startMs).toFixed(2)}`,
 );
+for (const [i, { lost }] of results.entries())
+  console.log(
+    `${YEARS[i]} years: the machine's host took its processors away for ${lost.steal.toFixed(1)} % of the time, and it waited for its disk for ${lost.iowait.toFixed(1)} %`,
+  );
 console.log(
   worst <= AIM_MS ? `Every screen answers 95 in 100 within ${AIM_MS} ms.` : `Not every screen answers 95 in 100 within ${AIM_MS} ms: the slowest ${ms(worst)}.`,
 );

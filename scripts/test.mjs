@@ -54,7 +54,7 @@ async function unitAndServerTests() {
 async function browserTests() {
   const houses = [];
   await step('Opening two made-up houses for the browser', async () => {
-    for (const name of ['left', 'right']) houses.push(await openHouse(name));
+    for (const name of ['house_left', 'house_right']) houses.push(await openHouse(name));
   });
   await Promise.all(houses.map((house, i) => inHouse(house, halves()[i])));
 }

@@ -308,7 +308,7 @@ describe('who may what', () => {
       for (const [method, { 'x-right': right }] of Object.entries(ways)) {
         if (right === undefined) throw new Error(`${method} ${path} does not say who may`);
         if (path === '/api/readings/stream' || path === '/api/session/end') continue;
-        const ask = (http: TestAgent | ReturnType<TestHouse['nobody']>) => (method === 'post' ? http.post(address(path)).send({}) : http.get(address(path)));
+        const ask = (http: TestAgent) => (method === 'post' ? http.post(address(path)).send({}) : http.get(address(path)));
         const nobody = await ask(house.nobody());
         if (right === 'anybody') expect({ path, let: isLet(nobody) }).toEqual({ path, let: true });
         else expect({ method, path, status: nobody.status }).toEqual({ method, path, status: 401 });

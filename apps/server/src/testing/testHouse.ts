@@ -41,7 +41,8 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
 export async function openTestHouse(pgBin: string | null = null): Promise<TestHouse> {
   const { url, drop } = await emptyDatabase();
   const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin, proxy: null, standInKey: null });
-  await app.init();
+  // At one port: browsers, and those who act for them here, keep cookies for it.
+  await app.listen(0, '127.0.0.1');
   const database = app.get<DataSource>(getDataSourceToken());
   const as = async (role: Role, name = `${role} ${randomUUID().slice(0, 8)}`, by: 'pin' | 'password' = 'password') =>
     (await signedIn(app, database, { role, name, by })).http;
