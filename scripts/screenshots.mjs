@@ -9,7 +9,7 @@ const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-s
 
 async function picture(name, path, { width = 1280, height = 800, scheme = 'light', before } = {}) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme, reducedMotion: 'reduce' });
-  await page.addInitScript(() => localStorage.setItem('bunkhouse.preferences', JSON.stringify({ system: 'metric', temperature: 'C', name: 'Wren' })));
+  await page.addInitScript(() => localStorage.setItem('bunkhouse.preferences', JSON.stringify({ system: 'metric', temperature: 'C' })));
   await page.goto(base + path);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await before?.(page);
@@ -40,17 +40,16 @@ const inside = (name) => async (page) => {
   await page.getByRole('region', { name: 'The cure inside the meat' }).evaluate((panel) => panel.scrollIntoView());
 };
 await picture('section', curing, { before: inside('Salt') });
-await picture('section-pull', curing, {
-  height: 1000,
+await picture('sign-in', '/', {
+  width: 1180,
+  height: 820,
   before: async (page) => {
-    await inside('Salt')(page);
-    await page.getByRole('button', { name: 'the pull', exact: true }).click();
-    await page.getByRole('button', { name: 'Pickle 3 % stronger' }).click();
-    await page.getByText('Too late for this batch').waitFor();
-    await page.getByRole('row', { name: /^Pickle 3 % stronger.*day \d/ }).waitFor({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'Wren on' }).click();
+    await page.getByRole('button', { name: 'Somebody else' }).click();
+    await page.getByRole('button', { name: 'Abel', exact: true }).click();
   },
 });
-await picture('learnt', '/learnt', { before: (page) => page.getByRole('region', { name: /^How fast/ }).waitFor() });
+await picture('house', '/house', { before: (page) => page.getByText('Inspector Rowan').waitFor() });
 await picture('calendar', '/calendar', { height: 1200, before: (page) => page.getByRole('region', { name: 'Clashes' }).waitFor({ timeout: 30_000 }) });
 const spoons = new URLSearchParams({
   product: 'canadian-bacon',

@@ -8,7 +8,7 @@ import { onShut } from '../data/request';
 import { SESSION, touch, useSession } from '../data/session';
 import { FirstStart } from './FirstStart';
 import { SignIn } from './SignIn';
-import { WhoContext } from './who';
+import { LockContext, WhoContext } from './who';
 
 /** The door of the house: who is it? Behind it there is always somebody. */
 export function Door({ children }: { children: ReactNode }) {
@@ -51,8 +51,7 @@ export function Door({ children }: { children: ReactNode }) {
     );
   return (
     <WhoContext value={who}>
-      {children}
-      <Locked session={session} />
+      <Lock session={session}>{children}</Lock>
     </WhoContext>
   );
 }
@@ -77,7 +76,7 @@ const NOTED_MS = 30_000;
 const LOOK_MS = 5000;
 
 /** A device of the crew locks when nobody touches it: it goes on showing and ringing, and asks for a PIN before it logs. */
-function Locked({ session }: { session: SessionResponse }) {
+function Lock({ session, children }: { session: SessionResponse; children: ReactNode }) {
   const lost = useLostSince();
   const [asking, setAsking] = useState<((name: string | null) => void)[]>([]);
   const [entered, setEntered] = useState(0);
@@ -96,13 +95,10 @@ function Locked({ session }: { session: SessionResponse }) {
     },
     [asking],
   );
+  const unlock = useMemo(() => (isLocked ? () => setAsking([() => undefined]) : null), [isLocked]);
   return (
-    <>
-      {isLocked && asking.length === 0 && (
-        <button type="button" className="locked" onClick={() => setAsking([() => undefined])}>
-          <b>Locked</b> Tap and give your PIN to log.
-        </button>
-      )}
+    <LockContext value={unlock}>
+      {children}
       <Dialog open={asking.length > 0} onClose={() => done(null)} aria-labelledby="who-title" maxWidth="sm" fullWidth>
         <div className="pad who-is">
           <h2 id="who-title" className="head">
@@ -114,7 +110,7 @@ function Locked({ session }: { session: SessionResponse }) {
           </button>
         </div>
       </Dialog>
-    </>
+    </LockContext>
   );
 }
 

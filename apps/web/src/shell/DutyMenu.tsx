@@ -35,7 +35,7 @@ export function DutyMenu() {
         onClose={close}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-        slotProps={{ paper: { className: 'sheet', role: 'dialog', 'aria-label': 'On duty and display' } }}
+        slotProps={{ paper: { className: 'leaf', role: 'dialog', 'aria-label': 'On duty and display' } }}
       >
         <div className="duty-menu">
           <p>

@@ -9,6 +9,7 @@ import { Rail } from './Rail';
 import { useReminders } from './reminding';
 import { SectionBar } from './SectionBar';
 import { Shortcuts } from './Shortcuts';
+import { useUnlock } from './who';
 
 const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/bench', p: '/pit', r: '/recipes', s: '/stores', l: '/ledger', g: '/guide' };
 
@@ -31,6 +32,7 @@ export function House() {
       <SectionBar />
       <main id="main" className="main" tabIndex={-1}>
         <JustLogged>
+          <Locked />
           <Kept />
           <NewerApp />
           <PitAlarms />
@@ -39,6 +41,17 @@ export function House() {
       </main>
       <Shortcuts />
     </div>
+  );
+}
+
+/** Nobody touched this device for a while: it shows, and asks who it is before it logs. */
+function Locked() {
+  const unlock = useUnlock();
+  if (unlock === null) return null;
+  return (
+    <button type="button" className="locked" onClick={unlock}>
+      <b>Locked</b> Tap and give your PIN to log.
+    </button>
   );
 }
 

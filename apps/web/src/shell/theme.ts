@@ -20,6 +20,6 @@ export const theme = createTheme({
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiPaper: { defaultProps: { elevation: 0, variant: 'outlined' } },
-    MuiDialog: { defaultProps: { slotProps: { paper: { className: 'sheet' } } } },
+    MuiDialog: { defaultProps: { slotProps: { paper: { className: 'leaf' } } } },
   },
 });

@@ -10,6 +10,10 @@ export interface Standing {
 /** Filled by the door; behind it there always is somebody. */
 export const WhoContext = createContext<Standing>({ name: 'Cook', role: 'reader' });
 
+/** How to unlock this device; null where it is not locked. */
+export const LockContext = createContext<(() => void) | null>(null);
+export const useUnlock = (): (() => void) | null => useContext(LockContext);
+
 export const useWho = (): Standing => useContext(WhoContext);
 
 /** Whether whoever stands here has a right. The house decides again when it is asked. */
