@@ -1,12 +1,12 @@
 // The Ledger of ten years: any filter and any sort of 3000 batches beside the bare SQL that finds the same, the points of the trends, and
 // a whole book written out beside a bare COPY of the same rows, with the memory that it takes. Everything on loopback, and bounded.
-import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 import { ROOT } from '../scripts/places.mjs';
 import { freePort, startPostgres, startServer } from '../scripts/postgres.mjs';
+import { writeBatches } from './house/years.mjs';
 
 const BATCHES = 3000;
 const ROUNDS = 12;
@@ -28,7 +28,10 @@ async function timed(work) {
 }
 
 try {
-  await tenYears();
+  await writeBatches(sql, BATCHES);
+  await sql.query('ANALYZE');
+  const { rows } = await sql.query('SELECT (SELECT count(*) FROM batch) AS batches, (SELECT count(*) FROM log_entry) AS entries');
+  console.log(`${rows[0].batches} batches, ${rows[0].entries} entries`);
   await lookups();
   await trends();
   await wholeBook();
@@ -38,49 +41,6 @@ try {
   await new Promise((resolve) => server.child.once('exit', resolve));
   database.stop();
   rmSync(folder, { recursive: true, force: true });
-}
-
-/** The made-up house's finished batches again and again, each with ids and a code of its own. */
-async function tenYears() {
-  const { rows } = await sql.query(
-    `SELECT batch.*, line.row, line.ended_at, (SELECT json_agg(entry ORDER BY seq) FROM log_entry entry WHERE entry.batch_id = batch.id) AS entries
-     FROM batch JOIN ledger_line line ON line.batch_id = batch.id`,
-  );
-  let entries = 0;
-  for (let i = 0; i < BATCHES - rows.length; i += 1) {
-    const one = rows[i % rows.length];
-    const id = randomUUID();
-    const code = `${one.code.split('-')[0]}-${1000 + i}`;
-    const back = ((i * 29) % 3650) * 86_400_000;
-    const endedAt = new Date(one.ended_at.getTime() - back);
-    await sql.query('INSERT INTO batch (id, code, design, process, created_by, created_at) VALUES ($1, $2, $3, $4, $5, $6)', [
-      id,
-      code,
-      one.design,
-      one.process,
-      one.created_by,
-      new Date(one.created_at.getTime() - back),
-    ]);
-    const row = {
-      ...one.row,
-      id,
-      code,
-      endedAt: endedAt.toISOString(),
-      greenG: one.row.greenG + (i % 97),
-      yieldPercent: one.row.yieldPercent + ((i % 21) - 10) / 10,
-    };
-    await sql.query('INSERT INTO ledger_line (batch_id, ended_at, row) VALUES ($1, $2, $3)', [id, endedAt, row]);
-    const own = one.entries.map((entry) => ({ ...entry, id: randomUUID(), batch_id: id }));
-    entries += own.length;
-    await sql.query(
-      `INSERT INTO log_entry (id, batch_id, seq, kind, body, at, recorded_at)
-       SELECT id, batch_id, seq, kind, jsonb_set(body, '{id}', to_jsonb(id::text)), at, recorded_at FROM json_to_recordset($1::json)
-       AS entry(id uuid, batch_id uuid, seq int, kind text, body jsonb, at timestamptz, recorded_at timestamptz)`,
-      [JSON.stringify(own)],
-    );
-  }
-  await sql.query('ANALYZE');
-  console.log(`${BATCHES} batches in the Ledger, ${entries} entries`);
 }
 
 async function lookups() {

@@ -53,7 +53,7 @@ test('in the cold room: the app opens without a network, what is logged is kept 
   await expect(page.getByText(/2 entries kept here/)).toBeVisible();
   await expect(page.getByRole('region', { name: /^Next: Turn/ })).toBeVisible();
   await page.getByRole('link', { name: 'Look at them' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: code })).toHaveCount(2);
+  await expect(page.locator('#main').getByRole('listitem').filter({ hasText: code })).toHaveCount(2);
   expect(await logOf(page, id)).toHaveLength(2);
   await page.waitForTimeout(2500);
 

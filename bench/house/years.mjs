@@ -15,7 +15,7 @@ const TEMPLATES = 288;
 
 /** @returns how many batches, entries and readings there are then */
 export async function writeYears(sql, years) {
-  await batches(sql, Math.round(BATCHES_A_YEAR * years));
+  await writeBatches(sql, Math.round(BATCHES_A_YEAR * years));
   await readings(sql, years);
   await sql.query('VACUUM ANALYZE');
   const { rows } = await sql.query(
@@ -25,7 +25,8 @@ export async function writeYears(sql, years) {
   return rows[0];
 }
 
-async function batches(sql, many) {
+/** So many batches in the Ledger. */
+export async function writeBatches(sql, many) {
   const { rows } = await sql.query(
     `SELECT batch.*, line.row, line.ended_at, (SELECT json_agg(entry ORDER BY seq) FROM log_entry entry WHERE entry.batch_id = batch.id) AS entries
      FROM batch JOIN ledger_line line ON line.batch_id = batch.id`,
