@@ -14,7 +14,7 @@ import { writeYears } from './house/years.mjs';
 const short = process.argv.includes('--short');
 const { PEOPLE, DEVICES, MINUTES, YEARS } = short
   ? { PEOPLE: 5, DEVICES: 3, MINUTES: 0.2, YEARS: [0.1, 0.2] }
-  : { PEOPLE: 20, DEVICES: 8, MINUTES: 4, YEARS: [1, 10] };
+  : { PEOPLE: 20, DEVICES: 8, MINUTES: 3, YEARS: [1, 10] };
 /** A person looks at a screen so long before the next one, ms. */
 const LOOKS_MS = 2000;
 /** A device hands in four channels so often, ms: ten times as often as a real one. */

@@ -13,7 +13,7 @@ async function press(page: Page, pin: string): Promise<void> {
 
 /** Somebody else takes over at this device. */
 async function takeOver(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: / on$/ }).click();
+  await page.getByRole('banner').getByRole('button', { name: / on$/ }).click();
   await page.getByRole('button', { name: 'Somebody else' }).click();
   await page.getByRole('button', { name, exact: true }).click();
   await press(page, PINS[name] ?? '');
