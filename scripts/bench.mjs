@@ -9,8 +9,8 @@ try {
   await setUpPackages();
   await build();
   for (const file of readdirSync(join(ROOT, 'bench'))
-    // Bad days take their time, and measure nothing: npm run faults.
-    .filter((name) => name.endsWith('.mjs') && name !== 'faults.mjs')
+    // Bad days and ten years at work take their time: npm run faults, npm run load.
+    .filter((name) => name.endsWith('.mjs') && name !== 'faults.mjs' && name !== 'load.mjs')
     .sort()) {
     await run(process.execPath, [join(ROOT, 'bench', file)], { cwd: ROOT, show: true, fault: `bench/${file} failed` });
   }
