@@ -15,7 +15,7 @@ export function Crew() {
     <section className="panel" aria-labelledby="crew-head">
       <div className="ph">
         <h2 id="crew-head">Crew</h2>
-        <span className="aside">{people === undefined ? '' : `${people.filter(({ putAway }) => !putAway).length} belong to it`}</span>
+        <span className="aside">{people === undefined ? '' : crewWords(people.filter(({ putAway }) => !putAway).length)}</span>
       </div>
       <ul className="crew">
         {people?.map((person) => (
@@ -50,6 +50,8 @@ export function Crew() {
     </section>
   );
 }
+
+const crewWords = (many: number): string => (many === 1 ? '1 belongs to it' : `${many} belong to it`);
 
 function standing(person: PersonResponse, now: number): string {
   if (person.putAway) return 'What they logged stays theirs.';
