@@ -2,14 +2,14 @@ import { equilibriumBrine } from '../brine/equilibriumBrine.js';
 import { pickle, type NitriteTarget } from '../brine/pickle.js';
 import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
 import { saltForBase } from '../brine/saltBases.js';
-import type { BrineWeights } from '../brine/brineStrength.js';
+import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
 import { cureForNitrite } from '../cure/ingoingNitrite.js';
 import { InputError } from '../inputError.js';
 import { nitriteShare } from '../ingredients/cureMix.js';
 import { requireNumber } from '../units/require.js';
 import type { CureMethod } from '../recipe/nitriteOfRecipe.js';
 import type { RecipeLine } from '../recipe/recipeLine.js';
-import { uptakeFraction } from '../section/uptake.js';
+import { pieceUptake, uptakeFromBath } from '../section/uptake.js';
 import { sheetSection, type BenchSheet } from './benchSheet.js';
 
 /** A recipe in grams, and how it is used. */
@@ -84,13 +84,27 @@ function pumpAndCover(sheet: BenchSheet): AskedRecipe {
   return { lines: weighed(sheet, made.pickle), coverLines: weighed(sheet, made.cover), method: 'pumpAndCover', pumpPercent };
 }
 
-/** One brine for the needle and the tub: the dose is the smaller of the two that would reach the target by pump or when even. */
+/** One brine for the needle and the tub: the dose at which both together come to the target at the pull, by the model. */
 function pumpSame(sheet: BenchSheet): BrineWeights {
-  const strength = { saltPercentOfBrine: sheet.pickleSaltPercent };
-  const byPump = strongPickle(sheet, { ppm: sheet.aimPpm, basis: 'pumped', pumpPercent: sheet.pumpPercent }, strength);
-  const byTub = strongPickle(sheet, { ppm: sheet.aimPpm, basis: 'equilibrium', meatG: sheet.greenG }, strength);
-  return byPump.cureG < byTub.cureG ? byPump : byTub;
+  const { aimPpm: ppm, greenG, days, pickleSaltPercent } = sheet;
+  const strength = { saltPercentOfBrine: pickleSaltPercent };
+  const share = requireNumber('pumpPercent', sheet.pumpPercent, { above: 0, max: 60, unit: '%' }) / 100;
+  const hours = requireNumber('days', days, { min: 0.1, max: 120, unit: 'days' }) * 24;
+  const piece = { section: sheetSection(sheet), massG: greenG };
+  const byPump = strongPickle(sheet, { ppm, basis: 'pumped', pumpPercent: sheet.pumpPercent }, strength);
+  let brine = byPump;
+  // What the tub gives up hangs on its weight, and that, a little, on the cure in it.
+  for (let i = 0; i < DOSE_ROUNDS; i += 1) {
+    const tubG = brineWeight(brine) - share * greenG;
+    if (tubG <= 0) return byPump;
+    const taken = uptakeFromBath(piece, hours, (greenG * (1 + share)) / tubG);
+    const inMeat = share / (1 + share);
+    brine = strongPickle(sheet, { ppm, basis: 'pumped', pumpPercent: 100 * Math.max(share, inMeat + (1 - inMeat) * taken) }, strength);
+  }
+  return brine.cureG < byPump.cureG ? brine : byPump;
 }
+
+const DOSE_ROUNDS = 6;
 
 /**
  * A strong pickle to be left in time. What 10 % pick-up would allow is far more than the meat takes up in days, so the dose is the
@@ -100,7 +114,7 @@ function clockPickle(sheet: BenchSheet, strength: { salometer: number } | { salt
   const { aimPpm: ppm, greenG: meatG, days } = sheet;
   const byPickUp = strongPickle(sheet, { ppm, basis: 'pickUp' }, strength);
   const hours = requireNumber('days', days, { min: 0.1, max: 120, unit: 'days' }) * 24;
-  const takenPercent = Math.max(0.1, uptakeFraction(sheetSection(sheet), hours) * 100);
+  const takenPercent = Math.max(0.1, pieceUptake({ section: sheetSection(sheet), massG: meatG }, hours) * 100);
   const endless = strongPickle(sheet, { ppm, basis: 'pickUp', pickUpPercent: takenPercent }, strength);
   const even = strongPickle(sheet, { ppm, basis: 'equilibrium', meatG }, strength);
   const byModel = endless.cureG > even.cureG ? endless : even;

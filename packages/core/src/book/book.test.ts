@@ -133,7 +133,7 @@ describe('what stands on a pack', () => {
       ...whole(),
       design: { ...whole().design, nitritePpm: 0, cure: { name: 'No cure', nitritePercent: 0, nitratePercent: 0, saltPercent: 0 } },
     };
-    expect(label(salted)).toMatchObject({ keepsDays: 4, ingredients: expect.not.arrayContaining(['sodium nitrite (preservative)']) as string[] });
+    expect(label(salted)).toMatchObject({ keepsDays: 3, ingredients: expect.not.arrayContaining(['sodium nitrite (preservative)']) as string[] });
   });
 });
 

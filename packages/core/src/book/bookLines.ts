@@ -90,13 +90,28 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('dry', 'dried', 'Dried weight', 'g', null, whole(facts.driedG)),
     line('smoke', 'program', 'Program', null, programText(process.program ?? []), programText(design.program ?? process.program ?? [])),
     line('cook', 'fire', 'On the fire', 'h', plannedHours('meat-on', 'core'), hours('meat-on', 'core')),
-    line('cook', 'core', 'Core, lowest place', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(core.values) : null),
-    ...state.cooling.map((gate, i) => line('chill', `gate ${i + 1}`, i === 0 ? 'First chill gate' : 'Second chill gate', 'h', gate.limitH, gate.tookH)),
+    line('cook', 'core', 'Core, lowest place', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(state.steps.find(({ spec }) => spec.id === 'core')?.read ?? core.values) : null),
+    ...gateLines(state).map(({ key, name, limitH, actual }) => line('chill', key, name, 'h', limitH, actual)),
     line('pack', 'packed', 'Packed weight', 'g', null, facts.packedG),
     line('pack', 'yield', 'Yield, of green', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),
-    line('pack', 'cold core', 'Core before slicing', 'C', null, value('pack', 'coreC')),
+    line('pack', 'cold core', 'Core before slicing', 'C', null, warmestAt(closing('pack'))),
     line('pack', 'deviations', 'Deviations', 'count', null, deviations(record, state).length),
   ];
+}
+
+/** The two gates, each by its slowest piece: hours where all are proven, else what the worst of them is. */
+function gateLines({ cooling }: BatchState): { key: string; name: string; limitH: number; actual: number | string | null }[] {
+  const steps = [...new Set(cooling.map(({ stepId }) => stepId))];
+  return steps.map((stepId, i) => {
+    const own = cooling.filter((gate) => gate.stepId === stepId);
+    const isProven = own.every(({ tookH }) => tookH !== null);
+    return {
+      key: `gate ${i + 1}`,
+      name: i === 0 ? 'First chill gate' : 'Second chill gate',
+      limitH: Math.min(...own.map(({ limitH }) => limitH)),
+      actual: isProven ? Math.max(...own.map(({ tookH }) => tookH ?? 0)) : own.some(({ state }) => state === 'notShown') ? 'not shown' : null,
+    };
+  });
 }
 
 /** Lines of several batches side by side, in the order of the work; `differs` where what was planned or what happened is not the same in all. */
@@ -133,7 +148,14 @@ function extreme(standing: readonly StandingEntry[], name: string, pick: (...val
 const lastTaste = (standing: readonly StandingEntry[]): string | null =>
   standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.taste === 'string' ? [entry.values.taste] : [])).at(-1) ?? null;
 
+/** The warmest core at a step, of one piece or several. */
+function warmestAt(entry: StandingEntry | null): number | null {
+  if (entry?.kind !== 'done') return null;
+  const read = Object.entries(entry.values).flatMap(([name, C]) => (/^coreC(?::|$)/.test(name) && typeof C === 'number' ? [C] : []));
+  return read.length === 0 ? null : Math.max(...read);
+}
+
 function lowest(values: StepValues): number | null {
-  const found = Object.entries(values).flatMap(([name, value]) => (/^instant\dC$/.test(name) && typeof value === 'number' ? [value] : []));
+  const found = Object.entries(values).flatMap(([name, value]) => (/^instant\dC(?::|$)/.test(name) && typeof value === 'number' ? [value] : []));
   return found.length === 0 ? null : Math.min(...found);
 }

@@ -1,5 +1,6 @@
 import { failedGates } from '../process/gates.js';
 import type { LogEntry } from '../process/logEntry.js';
+import { piecesAt } from '../process/pieces.js';
 import type { BatchRecord, BatchState } from '../process/replay.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
@@ -19,7 +20,8 @@ export interface Deviation {
 const PLANNING = ['stepAt', 'startsAt', 'readyBy', 'stores'];
 
 /** Everything in a log that was not as planned, in the order it was written. */
-export function deviations({ entries }: BatchRecord, { steps, standing }: BatchState): Deviation[] {
+export function deviations({ entries }: BatchRecord, state: BatchState): Deviation[] {
+  const { steps, standing } = state;
   const title = (stepId: string) => steps.find(({ spec }) => spec.id === stepId)?.spec.title ?? stepId;
   const stepOf = (id: string): string => {
     const entry = entries.find((other) => other.id === id);
@@ -35,7 +37,7 @@ export function deviations({ entries }: BatchRecord, { steps, standing }: BatchS
         const now = standing.find(({ id }) => id === entry.id);
         const spec = steps.find((step) => step.spec.id === entry.stepId)?.spec;
         if (now?.kind !== 'done' || spec === undefined || entry.reason === undefined) return [];
-        return deviation(failedGates(spec, now.values).length > 0 ? 'gate' : 'early', title(entry.stepId));
+        return deviation(failedGates(spec, now.values, piecesAt(state, Date.parse(now.at))).length > 0 ? 'gate' : 'early', title(entry.stepId));
       }
       case 'skipped':
         return deviation('leftOut', `${title(entry.stepId)} left out`);

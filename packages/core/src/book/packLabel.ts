@@ -1,7 +1,9 @@
 import type { Product } from '../cure/product.js';
 import { sum } from '../process/batchFacts.js';
 import type { BatchRecord, BatchState } from '../process/replay.js';
-import { SAFE_CORE_C } from '../process/steps/temperatures.js';
+import { pieceReleases } from '../pit/pieceReleases.js';
+import type { ChannelReadings } from '../pit/pitWatch.js';
+import { MEAT_OF } from '../safety/lethalityTarget.js';
 
 /** What stands on a pack, but for its net weight and its dates. */
 export interface PackLabel {
@@ -15,42 +17,35 @@ export interface PackLabel {
   keepsDays: number;
 }
 
-const MEAT: Readonly<Record<Product, string>> = {
-  'belly-bacon': 'pork',
-  'canadian-bacon': 'pork',
-  'ham-bone-in': 'pork',
-  'ham-boned': 'pork',
-  picnic: 'pork',
-  'shoulder-bacon': 'pork',
-  pastrami: 'beef',
-  'cured-beef': 'beef',
-};
-
-/** Days, sealed and cold [T and USDA consumer storage advice, value from memory: handbook part 14]. */
+/**
+ * Days in the refrigerator, cut, also in a bag sealed at home: the cautious end [USDA consumer storage advice, values from memory]. The trade
+ * often says longer: that is shown beside it, and not printed.
+ */
 const KEEPS: Readonly<Record<Product, number>> = {
-  'belly-bacon': 14,
-  'canadian-bacon': 14,
-  'ham-bone-in': 14,
-  'ham-boned': 14,
-  picnic: 14,
-  'shoulder-bacon': 14,
-  pastrami: 7,
-  'cured-beef': 7,
+  'belly-bacon': 7,
+  'canadian-bacon': 3,
+  'ham-bone-in': 3,
+  'ham-boned': 3,
+  picnic: 3,
+  'shoulder-bacon': 7,
+  pastrami: 3,
+  'cured-beef': 3,
 };
-/** Without a cure it keeps as cooked fresh meat does [USDA consumer storage advice, value from memory]. */
-const UNCURED_KEEPS = 4;
+/** What is not cured keeps as fresh cooked meat does [USDA consumer storage advice, value from memory]. */
+const UNCURED_KEEPS = 3;
 
 /** Cooked by its recipe, and fried again all the same [T]. */
 const FRIED_AGAIN: readonly Product[] = ['belly-bacon', 'shoulder-bacon'];
 
 /** The label of a batch: ingredients by falling weight, with the water and the salt that it took up. */
-export function packLabel(record: BatchRecord, { design, facts, figures, standing }: BatchState): PackLabel {
+export function packLabel(record: BatchRecord, state: BatchState, channels: readonly ChannelReadings[] = []): PackLabel {
+  const { design, facts, figures } = state;
   const green = sum(facts.greenG);
   const pulled = sum(facts.pulledG);
   const isCured = design.nitritePpm > 0;
   const share = (percent: number) => (percent / 100) * green;
   const parts: { name: string; g: number }[] = [
-    { name: MEAT[design.product], g: green },
+    { name: MEAT_OF[design.product], g: green },
     { name: 'water', g: Math.max(0, pulled - green) },
     { name: 'salt', g: share(figures.salt.value) },
     { name: 'sugar', g: share(design.sugarPercent) },
@@ -60,12 +55,10 @@ export function packLabel(record: BatchRecord, { design, facts, figures, standin
       ? [{ name: 'sodium nitrate (preservative)', g: (figures.nitrite.applies.value * green * design.cure.nitratePercent) / design.cure.nitritePercent / 1e6 }]
       : []),
   ];
-  const lowest = standing.flatMap((entry) =>
-    entry.kind === 'done' && entry.stepId === 'core'
-      ? [Math.min(...Object.entries(entry.values).flatMap(([name, C]) => (/^instant\dC$/.test(name) && typeof C === 'number' ? [C] : [])))]
-      : [],
-  );
-  const isCooked = (lowest.at(-1) ?? -Infinity) >= SAFE_CORE_C && !FRIED_AGAIN.includes(design.product);
+  const released = pieceReleases(record, state, state.endedAt ?? Infinity, channels);
+  // Every piece in the pack, each by its own readings.
+  const isCooked = released.length > 0 && released.every(({ cooked }) => cooked === 'met') && !FRIED_AGAIN.includes(design.product);
+  const isCuredThrough = isCured && released.every((piece) => piece.isCured);
   return {
     name: record.process.name,
     code: record.code,
@@ -73,8 +66,8 @@ export function packLabel(record: BatchRecord, { design, facts, figures, standin
       .filter(({ g }) => g > 0)
       .sort((a, b) => b.g - a.g)
       .map(({ name }) => name),
-    keeping: ['Keep at 4 °C or below.', isCooked ? 'Fully cooked.' : 'Cook before eating.', ...(isCured ? [] : ['Not cured: eat it within days.'])],
-    keepsDays: isCured ? KEEPS[design.product] : UNCURED_KEEPS,
+    keeping: ['Keep at 4 °C or below.', isCooked ? 'Fully cooked.' : 'Cook before eating.', ...(isCuredThrough ? [] : [isCured ? 'Not cured in the middle: eat it within days.' : 'Not cured: eat it within days.'])],
+    keepsDays: isCuredThrough ? KEEPS[design.product] : UNCURED_KEEPS,
   };
 }
 

@@ -7,6 +7,9 @@ import { sum } from '../process/batchFacts.js';
 import type { BatchRecord, BatchState, StepState } from '../process/replay.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 
+/** What a course is worked out from. */
+export type CourseState = Pick<BatchState, 'design' | 'facts' | 'figures' | 'steps'>;
+
 /** Something that was done to a piece, or is planned, h from the start of its course. */
 export interface CourseMark {
   kind: 'pump' | 'meatIn' | 'turn' | 'repump' | 'pull' | 'soakIn' | 'soakOut' | 'plate';
@@ -65,7 +68,7 @@ const STEP_MARKS: Readonly<Record<string, CourseMark['kind']>> = {
  *
  * @throws InputError for a piece that is not in the batch
  */
-export function cureCourse(record: BatchRecord, state: BatchState, code: string): CureCourse {
+export function cureCourse(record: BatchRecord, state: CourseState, code: string): CureCourse {
   const { design } = state;
   const piece = design.pieces.find((candidate) => candidate.code === code);
   if (piece === undefined) throw new InputError('code', `There is no piece ${code} in this batch.`);
@@ -110,7 +113,7 @@ interface CourseEvent {
 }
 
 /** The steps that move salt, in order of time; skipped ones are none. */
-function eventsOf(state: BatchState): CourseEvent[] {
+function eventsOf(state: CourseState): CourseEvent[] {
   return state.steps
     .flatMap((step): CourseEvent[] => {
       const kind = STEP_MARKS[step.spec.id] ?? (step.spec.missable === true ? 'turn' : undefined);
@@ -124,7 +127,7 @@ function eventsOf(state: BatchState): CourseEvent[] {
 /** What moves. */
 export type Species = 'salt' | 'nitrite';
 
-function stagesOf(record: BatchRecord, state: BatchState, code: string, events: readonly CourseEvent[], species: Species): Stage[] {
+function stagesOf(record: BatchRecord, state: CourseState, code: string, events: readonly CourseEvent[], species: Species): Stage[] {
   const stages: Stage[] = [];
   const bath = bathOf(state, species);
   const everyH = record.process.steps.find((step) => step.repeatEveryH !== undefined)?.repeatEveryH ?? Infinity;
@@ -172,7 +175,7 @@ function coldOf({ step }: CourseEvent): number | null {
 }
 
 /** The brine that it lies in: weight and strength, % by weight. */
-function bathOf({ design, facts, figures }: BatchState, species: Species): { bathG: number; saltPercent: number } {
+function bathOf({ design, facts, figures }: CourseState, species: Species): { bathG: number; saltPercent: number } {
   const brine = facts.brines.find(({ id }) => id !== 'pickle');
   const strength = figures.brines.find((candidate) => candidate.brine.id !== 'pickle')?.strength.value ?? 0;
   if (brine === undefined) throw new InputError('brines', 'There is no brine in this batch.');
@@ -180,7 +183,7 @@ function bathOf({ design, facts, figures }: BatchState, species: Species): { bat
 }
 
 /** What the needle put in, as weighed, else as planned. */
-function injection({ design, facts, figures }: BatchState, code: string, event: CourseEvent, species: Species): Injection {
+function injection({ design, facts, figures }: CourseState, code: string, event: CourseEvent, species: Species): Injection {
   const { school } = design;
   const pickle = facts.brines.find(({ id }) => id === 'pickle');
   if (school.kind !== 'pumpAndCover' || pickle === undefined) throw new InputError('school', 'This batch is not pumped.');

@@ -1,7 +1,7 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { PRODUCTS, type Product } from './product.js';
-import { nitriteLimit, RULE_SETS, type NitriteMethod, type RuleSet, type RuleSetId } from './ruleSet.js';
+import { nitriteLimit, RULE_SETS, withinTheCodes, type NitriteMethod, type RuleSet, type RuleSetId } from './ruleSet.js';
 
 export interface NitriteJudgement {
   verdict: 'under' | 'ok' | 'over';
@@ -38,7 +38,7 @@ export function judgeNitrite(p: JudgeNitriteParams): NitriteJudgement {
   if (!['pumped', 'immersion', 'dry'].includes(p.method)) throw new InputError('method', `"${String(p.method)}" is not a way of curing.`);
   const rules = rulesOf(p.ruleSet, p.house);
   const limit = nitriteLimit(rules, p.product, p.method, p.skinOn ?? false);
-  const floor = Math.min(rules.floor, limit);
+  const floor = Math.min(p.product === 'belly-bacon' ? (rules.bellyFloor ?? rules.floor) : rules.floor, limit);
   const verdict = p.ppm > limit + ROUNDING_PPM ? 'over' : p.ppm < floor - ROUNDING_PPM ? 'under' : 'ok';
   return { verdict, floor, limit, source: rules.source };
 }
@@ -53,5 +53,5 @@ export function rulesOf(id: RuleSetId, house?: RuleSet): RuleSet {
   for (const key of ['limit', 'bellyLimit', 'dryLimit', 'dryBellyLimit', 'floor'] as const) {
     requireNumber(`house.${key}`, house[key], { above: 0, max: 2000, unit: 'ppm' });
   }
-  return house;
+  return withinTheCodes(house);
 }

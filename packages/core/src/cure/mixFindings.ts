@@ -8,6 +8,11 @@ const BACONS: readonly Product[] = ['belly-bacon', 'canadian-bacon', 'shoulder-b
 /** A ready mix, weak enough to be dosed as its label says. */
 const isDilute = (mix: CureMix): boolean => mix.nitritePercent > 0 && mix.nitritePercent <= 1 && mix.nitratePercent <= 1;
 
+/** From so much on it is no kitchen cure, % [T]. */
+const STRONGEST_PERCENT = 10;
+/** Labels as they are sold: curing salts, and cures to be weighed by the gram [T]. */
+const isKnownClass = ({ nitritePercent: percent }: CureMix): boolean => (percent >= 0.4 && percent <= 0.9) || (percent >= 5 && percent <= 7);
+
 /** What is wrong with a mix for a product and a way of curing, whatever the dose (handbook part 6). */
 export function mixFindings(mix: CureMix, product: Product, pumps: boolean): Finding[] {
   const found: Finding[] = [];
@@ -22,6 +27,13 @@ export function mixFindings(mix: CureMix, product: Product, pumps: boolean): Fin
       code: 'nitrate',
       message: `${mix.name} holds nitrate as well. It is dosed by its label and by nothing else; never for bacon.`,
     });
+  }
+  if (mix.nitritePercent >= STRONGEST_PERCENT && mix.nitritePercent < 50) {
+    const message = `A label of ${mix.nitritePercent} % nitrite is no kitchen cure: those have 0.4 to 0.9 % or 5 to 7 %. Read the label again; do not weigh this.`;
+    found.push({ level: 'stop', code: 'strong-label', message });
+  } else if (mix.nitritePercent > 0 && mix.nitritePercent < STRONGEST_PERCENT && !isKnownClass(mix)) {
+    const message = `A label of ${mix.nitritePercent} % nitrite is unusual: cures have 0.4 to 0.9 % or 5 to 7 %. Read the label again before anything is weighed.`;
+    found.push({ level: 'warn', code: 'odd-label', message });
   }
   if (mix.nitritePercent >= 50) {
     const message = 'Pure sodium nitrite is a poison by the gram and is not weighed in a kitchen. Take a cure that is mixed with salt and dyed.';

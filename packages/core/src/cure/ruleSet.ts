@@ -16,13 +16,19 @@ export interface RuleSet {
   dryBellyLimit: number;
   /** under it a piece looks cured and is not protected */
   floor: number;
+  /** the same for bacon made of belly, whose limit is lower; the general floor when not given */
+  bellyFloor?: number;
+  /** from this on meat counts as cured: for its chill gates, a slow smoke, its keeping; 100 when not given */
+  curedPpm?: number;
   /** what a cook usually aims at under these rules [T] */
   usualTarget: number;
   source: string;
 }
 
-/** Nitrite needed for colour alone [T]: the floor where a rule set names none. */
-const COLOUR_FLOOR = 50;
+/** What the chill gates of a rule set want, where it names no floor of its own, ppm [M]. */
+const GATE_FLOOR = 80;
+/** Ingoing nitrite from which the longer chill gates hold, ppm [P: FSIS Appendix B, value from memory]. */
+export const CURED_PPM = 100;
 
 /**
  * Rule sets as data, from memory (handbook part 7). Shown always with "check your own code".
@@ -36,6 +42,8 @@ export const RULE_SETS: Record<Exclude<RuleSetId, 'house'>, RuleSet> = {
     dryLimit: 625,
     dryBellyLimit: 200,
     floor: 120,
+    // Its limit is 120: a floor there would leave no room.
+    bellyFloor: 100,
     usualTarget: 150,
     source: '9 CFR 424.21(c), 424.22(b); FSIS Processing Inspectors’ Calculations Handbook; value from memory',
   },
@@ -55,9 +63,10 @@ export const RULE_SETS: Record<Exclude<RuleSetId, 'house'>, RuleSet> = {
     bellyLimit: 120,
     dryLimit: 120,
     dryBellyLimit: 120,
-    floor: COLOUR_FLOOR,
-    usualTarget: 100,
-    source: 'EU limit since October 2025, 80 mg/kg as nitrite ion = 120 as sodium nitrite; value from memory. Floor: common practice, for colour',
+    floor: GATE_FLOOR,
+    curedPpm: GATE_FLOOR,
+    usualTarget: 115,
+    source: 'EU limit since October 2025, 80 mg/kg as nitrite ion = 120 as sodium nitrite; value from memory. Floor: that of the chill gates, a modelling choice',
   },
   uk: {
     name: 'United Kingdom',
@@ -65,9 +74,10 @@ export const RULE_SETS: Record<Exclude<RuleSetId, 'house'>, RuleSet> = {
     bellyLimit: 150,
     dryLimit: 150,
     dryBellyLimit: 150,
-    floor: COLOUR_FLOOR,
+    floor: GATE_FLOOR,
+    curedPpm: GATE_FLOOR,
     usualTarget: 130,
-    source: 'UK limit, 150 mg/kg ingoing; value from memory. Floor: common practice, for colour',
+    source: 'UK limit, 150 mg/kg ingoing; value from memory. Floor: that of the chill gates, a modelling choice',
   },
 };
 
@@ -79,6 +89,22 @@ export function nitriteLimit(rules: RuleSet, product: Product, method: NitriteMe
   if (product !== 'belly-bacon') return method === 'dry' ? rules.dryLimit : rules.limit;
   const limit = method === 'dry' ? rules.dryBellyLimit : rules.bellyLimit;
   return skinOn ? limit * (1 - SKIN_SHARE) : limit;
+}
+
+/** The highest that any of the codes here allows, ppm: no house may set its own higher. */
+export const HIGHEST_CODE = {
+  limit: Math.max(...Object.values(RULE_SETS).map(({ limit }) => limit)),
+  bellyLimit: Math.max(...Object.values(RULE_SETS).map(({ bellyLimit }) => bellyLimit)),
+  dryLimit: Math.max(...Object.values(RULE_SETS).map(({ dryLimit }) => dryLimit)),
+  dryBellyLimit: Math.max(...Object.values(RULE_SETS).map(({ dryBellyLimit }) => dryBellyLimit)),
+} as const;
+
+/** Own limits as far as they hold: never over the highest code, and their source says so. */
+export function withinTheCodes(house: RuleSet): RuleSet {
+  const bounded = { ...house };
+  for (const key of ['limit', 'bellyLimit', 'dryLimit', 'dryBellyLimit'] as const) bounded[key] = Math.min(house[key], HIGHEST_CODE[key]);
+  const isBounded = (Object.keys(HIGHEST_CODE) as (keyof typeof HIGHEST_CODE)[]).some((key) => bounded[key] < house[key]);
+  return isBounded ? { ...bounded, floor: Math.min(house.floor, bounded.limit), source: `${house.source}; bounded by the highest code that is known here` } : house;
 }
 
 /** The house’s own limits as a rule set. */

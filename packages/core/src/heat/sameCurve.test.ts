@@ -46,7 +46,8 @@ test('a cook that is thinned to 0.1 °C reaches the same lethality within 3 %', 
   // 10^(0.1 / 10) is 2.3 %: a tenth of a degree, by the z of 10 °C.
   const cook = Array.from({ length: 720 }, (_, i) => ({ s: i * 10, C: 4 + 62 * (1 - Math.exp(-i / 300)) + 0.04 * Math.sin(i) }));
   const kept = sameCurve(cook, 0.1);
-  expect(kept.length).toBeLessThan(cook.length / 8);
+  // While it is hot the readings stay near: of two the lower counts.
+  expect(kept.length).toBeLessThan(cook.length / 6);
   const [all, thin] = [lethality(cook).sum, lethality(kept).sum];
   expect(Math.abs(thin / all - 1)).toBeLessThan(0.03);
 });

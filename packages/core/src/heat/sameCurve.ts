@@ -2,7 +2,8 @@ import { InputError } from '../inputError.js';
 
 /**
  * The readings that draw the same curve: each one that is left out lies within `withinC` of the straight line between those kept before and
- * after it. The first and the last stay. Thinning what is thin already leaves it as it is.
+ * after it. The first and the last stay. Where it is hot enough to count for lethality they stay near each other as well: of two the lower
+ * counts, and what lies far apart proves nothing. Thinning what is thin already leaves it as it is.
  *
  * Source: line simplification after Ramer (1972) and Douglas and Peucker (1973), with the distance taken in °C alone.
  *
@@ -23,7 +24,26 @@ export function sameCurve<R extends { s: number; C: number }>(readings: readonly
     kept.add(farthest.at);
     spans.push([from, farthest.at], [farthest.at, to]);
   }
+  keepNear(readings, kept, withinC);
   return readings.filter((_, i) => kept.has(i));
+}
+
+/** From here on readings that follow each other differ by little more than the tolerance, and lie no further apart than this, °C and s. */
+const COUNTS_FROM_C = 50;
+const NEAR_S = 600;
+
+function keepNear(readings: readonly { s: number; C: number }[], kept: Set<number>, withinC: number): void {
+  let last = 0;
+  for (let i = 1; i < readings.length; i += 1) {
+    const [from, before, here] = [readings[last], readings[i - 1], readings[i]];
+    if (from === undefined || before === undefined || here === undefined) continue;
+    const isHot = Math.max(from.C, here.C) >= COUNTS_FROM_C;
+    if (isHot && i - 1 > last && (Math.abs(here.C - from.C) > 1.4 * withinC || here.s - from.s > NEAR_S)) {
+      kept.add(i - 1);
+      last = i - 1;
+    }
+    if (kept.has(i)) last = i;
+  }
 }
 
 /** The reading between two that lies farthest beside the line between them. */

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
+import { comeUp } from '../safety/comeUpHours.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import { every } from '../testing/cooked.js';
 import { chamberAlarms } from './chamberAlarms.js';
-import { comeUpSpan, coreAlarms, silence, type WatchedCore } from './coreAlarms.js';
+import { coreAlarms, silence, type WatchedCore } from './coreAlarms.js';
 import { countedCore } from './countedCore.js';
 
 const set80 = () => ({ C: 80, sinceS: 0 });
@@ -76,6 +77,7 @@ describe('core alarms on constructed curves', () => {
     readsHighC: 0,
     checkedS: null,
     wrappedS: null,
+    comeUp: comeUp(counted, null),
     ...more,
   });
   const rise = (C: (s: number) => number, to = 30_000) => core(every(0, to, C));
@@ -113,12 +115,10 @@ describe('core alarms on constructed curves', () => {
   });
 
   test('the come-up clock: just under six hours is news to nobody, just over is a danger', () => {
-    const slow = (hours: number) => rise((s) => 10 + (44 * s) / (hours * 3600), hours * 3600 + 600);
-    expect(kinds(coreAlarms(slow(5.99), () => 100))).not.toContain('come-up');
-    expect(kinds(coreAlarms(slow(6.01), () => 100))).toContain('come-up');
-    expect(comeUpSpan(slow(4).counted)).toMatchObject({ startS: 0 });
-    expect((comeUpSpan(slow(4).counted)?.endS ?? 0) / 3600).toBeCloseTo(4, 1);
-    expect(comeUpSpan(every(0, 600, () => 5))).toBeNull();
+    // From 50 to 130 °F exactly, read each minute.
+    const slow = (hours: number) => rise((s) => 10 + ((130 - 50) / 1.8) * (s / (hours * 3600)), hours * 3600 + 600);
+    expect(kinds(coreAlarms(slow(5.95), () => 100))).not.toContain('come-up');
+    expect(kinds(coreAlarms(slow(6.1), () => 100))).toContain('come-up');
   });
 
   test('silence: five minutes without a word from a probe that spoke each minute', () => {

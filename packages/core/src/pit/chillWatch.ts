@@ -2,7 +2,8 @@ import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import type { CookPhase } from '../heat/cookPhase.js';
 import { lastWeightG } from '../process/batchFacts.js';
 import type { Process } from '../process/process.js';
-import { coolingReadings, CURED_PPM, type BatchState } from '../process/replay.js';
+import type { BatchState } from '../process/replay.js';
+import { doubtOf } from '../safety/thermometerDoubt.js';
 import { coolingGates, type CoolingRule, type GatePassage } from '../safety/coolingGates.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import type { PitAlarm } from './chamberAlarms.js';
@@ -18,6 +19,8 @@ export interface ChillPiece {
   isProbed: boolean;
   /** its probe was found too shallow on the fire, and was not seated anew: in the cold it reads too low */
   isDoubtful: boolean;
+  /** the gates that its own cure asks for: dose, and how far it came */
+  rule: CoolingRule;
   gates: GatePassage[];
   /** the first gate that is not passed; null where all are */
   gate: GatePassage | null;
@@ -32,8 +35,7 @@ export interface ChillWatch {
   /** ms; when it came off the fire, and when into the cold */
   offAt: number;
   coldAt: number | null;
-  rule: CoolingRule;
-  /** the ingoing nitrite that the rule follows from, ppm */
+  /** the ingoing nitrite by the method that applies, ppm */
   ppm: number;
   pieces: ChillPiece[];
   alarms: ToldAlarm[];
@@ -57,13 +59,18 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
   const { offAt } = log;
   if (offAt === null) return null;
   const ppm = state.figures.nitrite.applies.value;
-  const rule: CoolingRule = ppm >= CURED_PPM ? 'cured' : 'notCured';
   const nowS = (now - offAt) / 1000;
   const pieces = state.pieces.map((piece): ChillPiece => {
     const { code, section } = piece;
     const read = probed(log, channels, code, offAt, now);
-    const readings = warmest([...read, ...logged(state, offAt)]);
-    const gates = coolingGates(readings, rule);
+    const readings = warmest([...read, ...logged(state, code, offAt)]);
+    const rule: CoolingRule = state.cured.find((cure) => cure.code === code)?.isCured === true ? 'cured' : 'notCured';
+    const hands = (state.coreRead.get(code) ?? []).filter(({ at }) => at >= offAt);
+    const isChecked = [...hands.map((hand) => hand.isChecked), ...(read.length > 0 ? [isProbeChecked(log, channels, code)] : [])].every(Boolean);
+    const seatedS = log.tended
+      .filter(({ act, at, piece: of }) => act === 'reseat' && at >= offAt && (of === null || of === code))
+      .map(({ at }) => (at - offAt) / 1000);
+    const gates = coolingGates(readings, rule, { section, heatOffS: 0, doubtC: doubtOf(isChecked && readings.length > 0), seatedS });
     const gate = gates.find(({ state: at }) => at !== 'pass') ?? null;
     const first = readings[0];
     const params = (phases: CookPhase[]): ForecastCoreParams | null =>
@@ -88,6 +95,7 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
           cook?.pieces.find(({ piece }) => piece === code),
           log,
         ),
+      rule,
       gates,
       gate,
       sureByS: gate === null || gate.startS !== null ? null : sureBy(gate, readings),
@@ -99,7 +107,6 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
   return {
     offAt,
     coldAt: log.coldAt,
-    rule,
     ppm,
     pieces,
     alarms: alarms.map((alarm) => told(alarm, log, offAt)),
@@ -126,13 +133,15 @@ const probed = (log: PitLog, channels: readonly ChannelReadings[], code: string,
       .map(({ at, C }) => ({ s: (at - offAt) / 1000, C })),
   );
 
-const logged = (state: BatchState, offAt: number): TimedReading[] =>
-  coolingReadings(
-    state.steps.map(({ spec }) => spec),
-    state.standing,
-  )
-    .filter(({ at }) => at >= offAt)
-    .map(({ at, C }) => ({ s: (at - offAt) / 1000, C }));
+/** What hands read of this piece: of another it proves nothing. */
+const logged = ({ coreRead }: BatchState, code: string, offAt: number): TimedReading[] =>
+  (coreRead.get(code) ?? []).filter(({ at }) => at >= offAt).map(({ at, highestC }) => ({ s: (at - offAt) / 1000, C: highestC }));
+
+/** Whether every probe that hung in a piece had been held against ice. */
+const isProbeChecked = (log: PitLog, channels: readonly ChannelReadings[], code: string): boolean =>
+  spansOf(log.hung, code).every(
+    ({ probe }) => channels.find(({ device, channel }) => device === probe.device && channel === probe.channel)?.isChecked === true,
+  );
 
 /** In order of time, each instant once: what is said to be warmer counts. */
 function warmest(readings: readonly TimedReading[]): TimedReading[] {
@@ -164,7 +173,7 @@ function gateAlarms({ piece, gates, readings, sureByS }: ChillPiece, nowS: numbe
       },
     ];
   return gates.flatMap(({ from, to, limitS, startS, tookS, state }, i): PitAlarm[] => {
-    if (startS === null || state === 'pass') return [];
+    if (startS === null || state === 'pass' || state === 'notShown') return [];
     const overS = startS + limitS;
     const base = { key: `gate-${i + 1}:${piece}`, subject: piece, untilS: null } as const;
     const lastC = readings.at(-1)?.C ?? from;
@@ -175,7 +184,7 @@ function gateAlarms({ piece, gates, readings, sureByS }: ChillPiece, nowS: numbe
           kind: 'gate',
           sinceS: overS,
           level: 'danger',
-          fact: `Piece ${piece} ${tookS === null ? `is not shown to be at ${to} °C` : `came to ${to} °C too late`}: from ${from} to ${to} °C is allowed ${limitS / 3600} h.`,
+          fact: `Piece ${piece} ${tookS === null ? `is not shown to be at ${to.toFixed(0)} °C` : `came to ${to.toFixed(0)} °C too late`}: from ${from.toFixed(0)} to ${to.toFixed(0)} °C is allowed ${limitS / 3600} h.`,
           order: 'Decide with your food-safety plan: throw it away, or write at the gate what was decided and by whom.',
         },
       ];
@@ -186,7 +195,7 @@ function gateAlarms({ piece, gates, readings, sureByS }: ChillPiece, nowS: numbe
         kind: 'gate',
         sinceS: overS - NEAR_S,
         level: 'caution',
-        fact: `Piece ${piece} was last at ${lastC.toFixed(1)} °C, and has ${Math.max(1, Math.round((overS - nowS) / 60))} min left to be at ${to} °C.`,
+        fact: `Piece ${piece} was last at ${lastC.toFixed(1)} °C, and has ${Math.max(1, Math.round((overS - nowS) / 60))} min left to be at ${to.toFixed(0)} °C.`,
         order: 'Read its core now. Not there: into an ice bath in a bag, or split it.',
       },
     ];

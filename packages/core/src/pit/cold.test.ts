@@ -14,9 +14,10 @@ describe('a refrigerator’s log', () => {
         7200,
       ),
     ).toMatchObject({ warmS: 0, state: 'cold', warmSinceS: null });
-    // Up from 2 to 6 °C in ten minutes and down again: half of each is over 4 °C.
+    // Up from 2 to 6 °C in ten minutes and down again: over 40 °F exactly, 1.556 of four degrees, for 233 s of each.
     const door = [...every(0, 3600, () => 2), { s: 4200, C: 6 }, { s: 4800, C: 2 }, ...every(4860, 7200, () => 2)];
-    expect(coldWatch(door, 0, 7200)).toMatchObject({ warmS: 600, longestS: 600, warmestC: 6, state: 'cold' });
+    expect(coldWatch(door, 0, 7200)).toMatchObject({ warmestC: 6, state: 'cold' });
+    expect(coldWatch(door, 0, 7200).warmS).toBeCloseTo((2 * 600 * (6 - 40 / 9)) / 4, 6);
   });
 
   test('six doors of ten minutes are an hour in all, and news to nobody; half an hour at once is told', () => {
@@ -53,6 +54,19 @@ describe('a refrigerator’s log', () => {
     const readings = [...every(1800, 3600, () => 3), ...every(3 * HOUR, 4 * HOUR, () => 3)];
     expect(coldWatch(readings, 0, 4 * HOUR)).toMatchObject({ unreadS: 1800 + 2 * HOUR, warmS: 0 });
     expect(coldWatch([], 0, HOUR)).toMatchObject({ unreadS: HOUR, warmestC: null, last: null, state: 'cold' });
+  });
+
+  test('two readings five days apart are no log: what lies between them was not read', () => {
+    expect(
+      coldWatch(
+        [
+          { s: 0, C: 3 },
+          { s: 5 * 24 * HOUR, C: 3 },
+        ],
+        0,
+        5 * 24 * HOUR,
+      ).unreadS,
+    ).toBe(5 * 24 * HOUR);
   });
 
   test('only the time that the meat lay in it counts', () => {

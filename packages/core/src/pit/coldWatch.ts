@@ -1,8 +1,9 @@
-import { GAP_S, readingPairs, requireReadings, type TimedReading } from '../safety/coreReadings.js';
+import { GAP_S, loggerGapS, readingPairs, requireReadings, type TimedReading } from '../safety/coreReadings.js';
+import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { PitAlarm } from './chamberAlarms.js';
 
-/** Meat that cures, dries or waits lies at this or colder, °C (40 °F) [T: handbook part 18]. */
-export const COLD_MOST_C = 4;
+/** Meat that cures, dries or waits lies at this or colder, 40 °F exactly, °C [T]. */
+export const COLD_MOST_C = LIMIT_C.cold;
 /** In all it may be warmer for so long before somebody must decide, s [T: the rule of four hours, common practice]. */
 export const WARM_MOST_S = 4 * 3600;
 /** A door that is opened warms the air for minutes; longer than this it is told, s [M]. */
@@ -34,7 +35,7 @@ export function coldWatch(readings: readonly TimedReading[], fromS: number, toS:
   const within = readings.filter(({ s }) => s >= fromS && s <= toS);
   let [warmS, longestS, run, unreadS] = [0, 0, 0, Math.max(0, (within[0]?.s ?? toS) - fromS)];
   let warmSinceS: number | null = (within[0]?.C ?? 0) > COLD_MOST_C ? (within[0]?.s ?? null) : null;
-  for (const { from, to, isGap } of readingPairs(within)) {
+  for (const { from, to, isGap } of readingPairs(within, loggerGapS(within))) {
     if (isGap) {
       unreadS += to.s - from.s;
       [run, warmSinceS] = [0, to.C > COLD_MOST_C ? to.s : null];
@@ -81,7 +82,7 @@ export function coldAlarms(watch: ColdWatch, store: { id: string; name: string }
         ...base,
         sinceS: overSince(watch),
         level: 'danger',
-        fact: `${store.name} was over ${COLD_MOST_C} °C for ${hours(warmS)} in all while this lay in it.`,
+        fact: `${store.name} was over ${Math.round(COLD_MOST_C)} °C for ${hours(warmS)} in all while this lay in it.`,
         order: 'Move what lies in it, and decide with your food-safety plan: throw it away, or write what was decided and by whom.',
       },
     ];
@@ -91,7 +92,7 @@ export function coldAlarms(watch: ColdWatch, store: { id: string; name: string }
       ...base,
       sinceS: warmSinceS + TOLD_S,
       level: 'caution',
-      fact: `${store.name} is at ${last.C.toFixed(1)} °C, over ${COLD_MOST_C} °C for ${Math.round((last.s - warmSinceS) / 60)} min.`,
+      fact: `${store.name} is at ${last.C.toFixed(1)} °C, over ${Math.round(COLD_MOST_C)} °C for ${Math.round((last.s - warmSinceS) / 60)} min.`,
       order: 'Look at its door and its compressor; put ice around the tubs, or move them.',
     },
   ];

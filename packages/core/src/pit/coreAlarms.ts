@@ -1,5 +1,5 @@
-import { readingPairs, type TimedReading } from '../safety/coreReadings.js';
-import { COME_UP } from '../safety/comeUpHours.js';
+import type { TimedReading } from '../safety/coreReadings.js';
+import { COME_UP, type ComeUp } from '../safety/comeUpHours.js';
 import type { PitAlarm } from './chamberAlarms.js';
 
 /** So near the target the cook is told, °C [T]. */
@@ -24,6 +24,7 @@ export interface WatchedCore {
   readsHighC: number;
   checkedS: number | null;
   wrappedS: number | null;
+  comeUp: ComeUp | null;
 }
 
 /** What a piece's core says: near, there, standing, too slow, not to be believed. */
@@ -99,38 +100,20 @@ function stalls({ piece, counted, wrappedS }: WatchedCore, chamberAt: (s: number
   return found;
 }
 
-function slowComeUp({ piece, counted }: WatchedCore): PitAlarm[] {
-  const passed = comeUpSpan(counted);
-  const last = counted.at(-1);
-  if (passed === null || last === undefined) return [];
-  const hours = ((passed.endS ?? last.s) - passed.startS) / 3600;
-  if (hours <= COME_UP.mostH) return [];
+function slowComeUp({ piece, comeUp }: WatchedCore): PitAlarm[] {
+  if (comeUp === null || comeUp.failedAtS === null) return [];
   return [
     {
       key: `come-up:${piece}`,
       kind: 'come-up',
       subject: piece,
-      sinceS: passed.startS + COME_UP.mostH * 3600,
+      sinceS: comeUp.failedAtS,
       untilS: null,
       level: 'danger',
-      fact: `The core of piece ${piece} ${passed.endS === null ? 'is' : 'was'} longer than ${COME_UP.mostH} h between ${COME_UP.fromC} and ${COME_UP.toC} °C.`,
+      fact: `The core of piece ${piece} was longer than ${COME_UP.mostH} h in all between ${COME_UP.fromC.toFixed(0)} and ${COME_UP.toC.toFixed(0)} °C before it was done.`,
       order: 'Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
     },
   ];
-}
-
-/** When the come-up clock began, and when it stopped: null while it runs. No clock before the core is over 10 °C. */
-export function comeUpSpan(counted: readonly TimedReading[]): { startS: number; endS: number | null } | null {
-  const [first] = counted;
-  if (first === undefined) return null;
-  let startS: number | null = first.C > COME_UP.fromC ? first.s : null;
-  for (const { from, to } of readingPairs(counted)) {
-    const crosses = (C: number) => from.s + ((to.s - from.s) * (C - from.C)) / (to.C - from.C);
-    if (to.C <= COME_UP.fromC) startS = null;
-    else if (from.C <= COME_UP.fromC) startS = crosses(COME_UP.fromC);
-    if (to.C >= COME_UP.toC && startS !== null) return { startS, endS: from.C >= COME_UP.toC ? from.s : Math.min(to.s, crosses(COME_UP.toC)) };
-  }
-  return startS === null ? null : { startS, endS: null };
 }
 
 /** A channel that says nothing although it did before. */

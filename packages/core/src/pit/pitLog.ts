@@ -14,6 +14,8 @@ export interface CoreCheck {
   placesC: number[];
   probeC: number | null;
   by: string;
+  /** whether the thermometer had been held against ice */
+  isChecked: boolean;
 }
 
 /** What a batch's log says of its cook: everything of the pit that is not measured by itself. */
@@ -80,22 +82,25 @@ export function pitLog(state: BatchState, process: Process): PitLog {
     else if (event.act === 'heard') log.heard.push({ at, alarm: event.alarm, by });
     else if (event.act === 'decided') log.decided.push({ at, alarm: event.alarm, by, what: entry.reason ?? '' });
     else if (event.act === 'check')
-      log.checks.push({ at, piece: event.piece, lowestC: Math.min(...event.placesC), placesC: event.placesC, probeC: event.probeC ?? null, by });
+      log.checks.push({ at, piece: event.piece, lowestC: Math.min(...event.placesC), placesC: event.placesC, probeC: event.probeC ?? null, by, isChecked: entry.read?.isChecked === true });
     else log.tended.push({ id, at, act: event.act, piece: event.piece ?? null, by });
   }
   for (const list of [log.hung, log.tended, log.checks, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);
   return log;
 }
 
-/** The check that is a step of its own reads one piece, or all of them at once: it is taken for the first. */
-function stepChecks({ standing, pieces }: BatchState): CoreCheck[] {
-  const piece = pieces[0]?.code ?? '';
-  return standing.flatMap((entry): CoreCheck[] => {
-    if (entry.kind !== 'done' || entry.stepId !== 'core') return [];
-    const placesC = Object.entries(entry.values).flatMap(([name, C]) => (/^instant\dC$/.test(name) && typeof C === 'number' ? [C] : []));
-    const probeC = typeof entry.values.probeC === 'number' && pieces.length === 1 ? entry.values.probeC : null;
-    return placesC.length === 0 ? [] : [{ at: Date.parse(entry.at), piece, placesC, lowestC: Math.min(...placesC), probeC, by: entry.by }];
-  });
+/** The checks that are a step of their own, piece by piece: a reading of no piece that was named is of none. */
+function stepChecks(state: BatchState): CoreCheck[] {
+  return [...state.coreRead].flatMap(([piece, readings]) =>
+    readings.flatMap((reading): CoreCheck[] => {
+      if (reading.stepId !== 'core') return [];
+      const entry = state.standing.find(({ id }) => id === reading.entryId);
+      const values = entry?.kind === 'done' ? entry.values : {};
+      const probeC = values[`probeC:${piece}`] ?? values.probeC;
+      const { at, lowestC, placesC, by, isChecked } = reading;
+      return [{ at, piece, placesC, lowestC, probeC: typeof probeC === 'number' ? probeC : null, by, isChecked }];
+    }),
+  );
 }
 
 /** The phases by the clock of this cook: a raise by hand ends the first one when it was done, not when it was planned. */

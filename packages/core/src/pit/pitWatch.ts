@@ -1,15 +1,18 @@
 import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
-import { lethality, type Lethality } from '../safety/lethality.js';
+import { comeUp, type ComeUp } from '../safety/comeUpHours.js';
+import { countedReadings, type NotCounted } from '../safety/countedReadings.js';
+import { aroundOf, lethality, type Lethality } from '../safety/lethality.js';
+import { doubtOf } from '../safety/thermometerDoubt.js';
+import { lethalityTable } from '../safety/lethalityTarget.js';
 import { COLD_SMOKE_C } from '../process/cookProgram.js';
 import { lastWeightG } from '../process/batchFacts.js';
 import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
 import type { Process } from '../process/process.js';
 import type { BatchState } from '../process/replay.js';
-import type { CoreReading } from '../safety/crossingTime.js';
-import type { TimedReading } from '../safety/coreReadings.js';
+import type { CoreReading, TimedReading } from '../safety/coreReadings.js';
 import { chamberAlarms, type PitAlarm } from './chamberAlarms.js';
-import { comeUpSpan, coreAlarms, silence } from './coreAlarms.js';
+import { coreAlarms, silence } from './coreAlarms.js';
 import { countedCore, readAt, readsHighC, type ProbeCheck } from './countedCore.js';
 import { pitLog, phasesOf, spansOf, type CoreCheck, type Decision, type PitLog } from './pitLog.js';
 
@@ -18,6 +21,8 @@ export interface ChannelReadings {
   device: string;
   channel: number;
   readings: readonly CoreReading[];
+  /** whether it was held against ice or boiling water before: its doubt is smaller */
+  isChecked?: boolean;
 }
 
 export interface PieceWatch {
@@ -27,11 +32,15 @@ export interface PieceWatch {
   /** as the probe read it, and as it counts; s after the meat went on */
   read: TimedReading[];
   counted: TimedReading[];
+  /** what was read, by probe or hand, and proves nothing */
+  notCounted: NotCounted[];
+  /** the doubt of what it was read with, °C */
+  doubtC: number;
   lastCheck: CoreCheck | null;
   /** how much too high the probe was found at the last check, °C */
   readsHighC: number;
   lethality: Lethality;
-  comeUp: ReturnType<typeof comeUpSpan>;
+  comeUp: ComeUp | null;
   /** what a forecast of it needs; null before anything is known of its core */
   forecast: ForecastCoreParams | null;
 }
@@ -100,6 +109,8 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
   const wrappedAt = log.tended.find(({ act }) => act === 'wrap')?.at ?? null;
   const startC = log.startC ?? 4;
   const hung = log.hung.at(-1)?.probes ?? [];
+  const isChecked = (reads: string) =>
+    spansOf(log.hung, reads).every(({ probe }) => channels.find(({ device, channel }) => device === probe.device && channel === probe.channel)?.isChecked === true);
   const pieces = state.pieces.map((piece): PieceWatch => {
     const { code, section } = piece;
     // A core that rests goes on counting until it is in the cold.
@@ -111,7 +122,31 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       const readThen = probeC ?? readAt(read, s);
       return readThen === null ? [] : [{ s, lowestC, probeC: readThen }];
     });
-    const counted = countedCore(read, checks, startC);
+    const seatedS = log.tended
+      .filter(({ act, at, piece: of }) => act === 'reseat' && at > onAt && (of === null || of === code))
+      .map(({ at }) => (at - onAt) / 1000);
+    const moved = spansOf(log.hung, code)
+      .slice(1)
+      .map(({ fromMs }) => (fromMs - onAt) / 1000);
+    const evidence = withHands(countedCore(read, checks, startC), own, log.startC, onAt);
+    const seats = [...seatedS, ...moved];
+    const { counted, notCounted } = countedReadings(evidence, {
+      favours: 'lower',
+      section,
+      seatedS: seats,
+      ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
+    });
+    const doubtC = doubtOf([...own.map((check) => check.isChecked), ...(read.length === 0 ? [] : [isChecked(code)])].every(Boolean) && evidence.length > 0);
+    const done = lethality(counted, {
+      section,
+      chamber,
+      doubtC,
+      seatedS: seats,
+      table: lethalityTable(state.design.ruleSet, state.design.product),
+      isThermostat: log.program.some(({ medium }) => medium === 'oven'),
+      ...(log.offAt === null ? {} : { heatOnUntilS: (log.offAt - onAt) / 1000 }),
+    });
+    const up = comeUp(counted, done.reachedAtS);
     const last = checks.at(-1);
     const targetC = probe?.targetC ?? process.coreTargetC;
     return {
@@ -120,10 +155,12 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       targetC,
       read,
       counted,
+      notCounted,
+      doubtC,
       lastCheck: own.at(-1) ?? null,
       readsHighC: last === undefined ? 0 : readsHighC(last),
-      lethality: lethality(counted),
-      comeUp: comeUpSpan(counted),
+      lethality: done,
+      comeUp: up,
       forecast:
         phases.length === 0
           ? null
@@ -162,6 +199,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
           readsHighC: piece.readsHighC,
           checkedS: piece.lastCheck === null ? null : (piece.lastCheck.at - onAt) / 1000,
           wrappedS: wrappedAt === null ? null : (wrappedAt - onAt) / 1000,
+          comeUp: piece.comeUp,
         },
         chamberAt,
       ),
@@ -192,6 +230,16 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       ? Math.max(0, ...pieces.map(({ counted }) => zoneSeconds(counted)))
       : null,
   };
+}
+
+/** What the probe read, what hands read in the lowest place, and the core as it went on: one series, each instant once, the lower of two. */
+function withHands(probe: readonly TimedReading[], checks: readonly CoreCheck[], startC: number | null, onAt: number): TimedReading[] {
+  const at = new Map<number, number>();
+  const add = (s: number, C: number) => at.set(s, Math.min(C, at.get(s) ?? Infinity));
+  if (startC !== null) add(0, startC);
+  for (const { s, C } of probe) add(s, C);
+  for (const check of checks) add((check.at - onAt) / 1000, check.lowestC);
+  return [...at].map(([s, C]) => ({ s, C })).sort((a, b) => a.s - b.s);
 }
 
 /** An alarm with who heard it, and what was decided, since it rang. */

@@ -25,31 +25,36 @@ function clocks(core: TimedReading[], hours: number, more: LogEntry[] = []): Rec
 }
 
 describe('safe by time', () => {
-  test('a loin held at 60 °C (140 °F) is done after twelve minutes by the table, and 63 °C was never there', () => {
+  test('a loin held at 60 °C (140 °F) is done by the table, and 63 °C was never there', () => {
     // Five hours to 60 °C, then held. Value of the table from memory: 12 min at 140 °F.
     const core = every(0, 21_600, (s) => Math.min(60, 6 + (54 * s) / 18_000), 30);
     const { lethality, rest, 'come-up': comeUp } = clocks(core, 6);
     expect(lethality.state).toBe('met');
     expect(lethality.atS ?? 0).toBeGreaterThan(18_000 - 1800);
-    expect(lethality.atS ?? Infinity).toBeLessThan(18_000 + 720);
+    // A thermometer that nobody held against ice may be 1.5 °C off: 58.5 °C takes 21 min at the most.
+    expect(lethality.atS ?? Infinity).toBeLessThan(18_000 + 1260);
     expect(rest).toMatchObject({ state: 'notBegun', value: 0 });
-    // From 10 to 54 °C at 10.8 °C an hour: 44 / 10.8 h.
+    // From 50 to 130 °F at 10.8 °C an hour: 80 / 1.8 / 10.8 h,
     expect(comeUp.state).toBe('met');
-    expect(comeUp.value / 3600).toBeCloseTo(44 / 10.8, 2);
+    // and by the readings at most a minute or three more.
+    expect(comeUp.value / 3600).toBeGreaterThanOrEqual(80 / 1.8 / 10.8);
+    expect(comeUp.value / 3600).toBeLessThan(80 / 1.8 / 10.8 + 0.1);
   });
 
   test('63 °C counts for three minutes while it is read; a dip begins it anew, a gap is not credited', () => {
-    const at63 = (forS: number) => clocks([...every(0, 3600, () => 50, 30), ...every(3630, 3630 + forS, () => 63.2, 30)], 2).rest;
+    // Read with a thermometer that nobody held against ice: 1.5 °C of doubt.
+    const rise = every(0, 3600, (s) => 6 + (58 * s) / 3600, 30);
+    const at63 = (forS: number) => clocks([...rise, ...every(3630, 3630 + forS, () => 64.5, 30)], 2).rest;
     expect(at63(150)).toMatchObject({ state: 'running', value: 150 });
     expect(at63(180)).toMatchObject({ state: 'met', atS: 3810 });
-    const dipped = [...every(0, 120, () => 63, 30), { s: 150, C: 62.9 }, ...every(180, 300, () => 63, 30)];
-    expect(clocks(dipped, 1).rest).toMatchObject({ state: 'running', value: 120 });
-    expect(clocks([...every(0, 60, () => 64, 30), { s: 3000, C: 64 }], 1).rest).toMatchObject({ state: 'running', value: 60 });
+    const dipped = [...rise, ...every(3630, 3750, () => 64.5, 30), { s: 3780, C: 64 }, ...every(3810, 3930, () => 64.5, 30)];
+    expect(clocks(dipped, 2).rest).toMatchObject({ state: 'running', value: 120 });
+    expect(clocks([...rise, ...every(3630, 3690, () => 65, 30), { s: 6600, C: 65 }], 2).rest).toMatchObject({ state: 'running', value: 60 });
   });
 
   test('off the fire a check that found 63 °C in its lowest place rests by the clock until it is in the cold', () => {
-    const core = every(0, 14_400, (s) => 6 + s / 300);
-    const check = done(12, 'core', ON_H + 4, { probeC: 65, instant1C: 64.5, instant2C: 64, instant3C: 64.2 });
+    const core = every(0, 14_400, (s) => 6 + (s * 59) / 14_400);
+    const check = done(12, 'core', ON_H + 4, { probeC: 65, instant1C: 65, instant2C: 64.5, instant3C: 64.7 });
     const before = [done(11, 'raise', ON_H + 2, { chamberC: 80, coreC: 40 }), check];
     expect(clocks(core, 4.04, before).rest.state).toBe('running');
     expect(clocks(core, 4.06, before).rest).toMatchObject({ state: 'met', atS: 4 * 3600 + 180 });
@@ -58,14 +63,19 @@ describe('safe by time', () => {
   test('a slow come-up fails at six hours and not a minute sooner; a cold smoke shows its hours in the warm', () => {
     const slow = (hours: number) => every(0, hours * 3600, (s) => 10.01 + (s / 3600) * 6);
     expect(clocks(slow(5.9), 5.9)['come-up'].state).toBe('running');
-    expect(clocks(slow(6.1), 6.1)['come-up']).toMatchObject({ state: 'failed', atS: 6 * 3600 });
+    // The core came out of the cold: the hours begin with the first reading in the warm.
+    const failed = clocks(slow(6.1), 6.1)['come-up'];
+    expect(failed.state).toBe('failed');
+    expect(failed.atS).toBeGreaterThanOrEqual(6 * 3600);
+    expect(failed.atS).toBeLessThan(6 * 3600 + 180);
     expect(clocks(slow(2), 2)['cold-zone']).toBeUndefined();
   });
 
   test('what nobody read of a lethal hour is said, and not counted', () => {
-    const { lethality } = clocks([...every(0, 600, () => 56, 30), ...every(4200, 4800, () => 56, 30)], 2);
+    const rise = every(0, 3600, (s) => 6 + (51.5 * s) / 3600, 30);
+    const { lethality } = clocks([...rise, ...every(3630, 4200, () => 57.5, 30), ...every(7800, 8400, () => 57.5, 30)], 3);
     expect(lethality.unreadS).toBe(3600);
-    // 56 °C is 132.8 °F: about an hour by the table; twice ten minutes are a third of it.
+    // 56 °C for certain is 132.8 °F: about an hour by the table; twice ten minutes are a third of it.
     expect(lethality.value).toBeGreaterThan(0.25);
     expect(lethality.value).toBeLessThan(0.45);
   });
@@ -91,28 +101,32 @@ describe('down through the gates', () => {
     return chillWatch(state, process, channels, pitWatch(state, process, channels, now), now);
   };
 
-  test('the gates follow from the batch’s own ppm: 149 ppm is cured', () => {
+  test('the gates follow from dose and reach of the piece: cured to the middle, and with a day in the brine not', () => {
     const chill = chillAt(1, 2);
-    expect(chill?.rule).toBe('cured');
+    expect(chill?.pieces[0]?.rule).toBe('cured');
     expect(chill?.ppm).toBeGreaterThan(100);
-    expect(chill?.pieces[0]?.gates.map(({ from, to, limitS }) => [from, to, limitS / 3600])).toEqual([
-      [54, 27, 5],
-      [27, 7, 10],
-    ]);
+    expect(chill?.pieces[0]?.gates.map(({ limitS }) => limitS / 3600)).toEqual([5, 10]);
+    const hasty = [...entries.filter((entry) => entry.kind !== 'done' || entry.stepId !== 'pull'), done(4, 'pull', 28, { 'pulledG:A': 2700 })];
+    const state = replay(loin([...hasty, hung, ...off]), ms(OFF_H + 1));
+    const short = chillWatch(state, process, [falls(2, 0.4)], null, ms(OFF_H + 1))?.pieces[0];
+    expect(short?.rule).toBe('notCured');
+    expect(short?.gates.map(({ limitS }) => limitS / 3600)).toEqual([1.5, 5]);
+    expect(state.findings.map(({ code }) => code)).toContain('not-cured');
   });
 
-  test('a core that halves every two hours passes; every six hours it fails the first gate, five hours after 54 °C and not before', () => {
-    // ln(52/25) / ln 2 × 2 h is 2.11 h from 54 to 27 °C.
+  test('a core that halves every two hours passes; every six hours it fails the first gate, when its readings prove it and not before', () => {
+    // log2(52.44 / 24.67) × 2 h is 2.18 h from 130 to 80 °F.
     const passed = chillAt(8, 2)?.pieces[0]?.gates[0];
     expect(passed?.state).toBe('pass');
-    expect((passed?.tookS ?? 0) / 3600).toBeCloseTo(2.11, 1);
-    // 60 to 52 takes log2(60/52) × 6 = 1.24 h, then five are allowed.
-    expect(chillAt(6.2, 6)?.pieces[0]?.gate?.state).toBe('running');
-    expect(chillAt(6.3, 6)?.pieces[0]?.gate?.state).toBe('fail');
+    expect((passed?.tookS ?? 0) / 3600).toBeGreaterThan(2.1);
+    expect((passed?.tookS ?? 0) / 3600).toBeLessThan(2.5);
+    // 60 to 52.44 °C takes log2(60 / 52.44) × 6 = 1.17 h, then five are allowed; the thermometer's doubt makes it a little later.
+    expect(chillAt(6.1, 6)?.pieces[0]?.gate?.state).toBe('running');
+    expect(chillAt(6.7, 6)?.pieces[0]?.gate?.state).toBe('fail');
   });
 
   test('somebody is called three quarters of an hour before, and again when the time is over; a decision is asked for and kept', () => {
-    expect(chillAt(5.3, 6)?.alarms).toEqual([]);
+    expect(chillAt(4.8, 6)?.alarms).toEqual([]);
     expect(chillAt(5.6, 6)?.alarms).toMatchObject([{ kind: 'gate', level: 'caution', key: 'gate-1:A', heard: null }]);
     const failed = chillAt(7, 6)?.alarms;
     expect(failed).toMatchObject([{ kind: 'gate', level: 'danger', decision: null }]);
@@ -126,7 +140,8 @@ describe('down through the gates', () => {
 
   test('a forecast as it lies and one in ice water are asked for the gate that runs; in the water it is there much sooner', () => {
     const piece = chillAt(2, 6)?.pieces[0];
-    expect(piece?.asItLies).toMatchObject({ targetC: 27, startC: 65 });
+    expect(piece?.asItLies).toMatchObject({ startC: 65 });
+    expect(piece?.asItLies?.targetC).toBeCloseTo((80 - 32) / 1.8, 9);
     expect(piece?.asItLies?.phases.at(-1)).toMatchObject({ chamberC: 3, medium: 'cold' });
     expect(piece?.iceBath?.phases.at(-1)).toMatchObject({ chamberC: 1, medium: 'water' });
     expect(piece?.iceBath?.phases.at(-2)?.untilS).toBeCloseTo(2.5 * 3600, 0);

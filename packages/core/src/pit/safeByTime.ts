@@ -1,14 +1,16 @@
 import { COME_UP } from '../safety/comeUpHours.js';
 import { readingPairs, type TimedReading } from '../safety/coreReadings.js';
+import { fromFahrenheit } from '../safety/fahrenheit.js';
 import type { PieceWatch, PitWatch } from './pitWatch.js';
 
-/** Whole-muscle pork and beef: so hot, and rested so long [P: USDA consumer guidance, value from memory]. */
-export const WHOLE_MUSCLE = { C: 63, restS: 180 } as const;
+/** Whole-muscle pork and beef: 145 °F exactly, and rested so long [P: USDA consumer guidance, value from memory]. */
+export const WHOLE_MUSCLE = { C: fromFahrenheit(145), restS: 180 } as const;
 
 /** A rule by which a piece is safe or not, and how far it has come. Times in s after the meat went on. */
 export interface SafetyClock {
   rule: 'lethality' | 'rest' | 'come-up' | 'cold-zone';
-  state: 'notBegun' | 'running' | 'met' | 'failed';
+  /** `notShown`: it is over, and the readings prove neither */
+  state: 'notBegun' | 'running' | 'met' | 'failed' | 'notShown';
   /** how far it has come, and what of: the lethality sum of 1; seconds of the others. No limit where the rule names none */
   value: number;
   of: number | null;
@@ -42,9 +44,9 @@ function lethalityClock({ lethality }: PieceWatch): SafetyClock {
 
 /** The rest counts while the core is read at 63 °C or more; and off the fire, from a check that found all its places there. */
 function restClock({ log }: PitWatch, piece: PieceWatch, nowS: number): SafetyClock {
-  const held = longestHeld(piece.counted);
+  const held = longestHeld(piece.counted.map(({ s, C }) => ({ s, C: C - piece.doubtC })));
   const { lastCheck } = piece;
-  const isChecked = log.onAt !== null && log.offAt !== null && lastCheck !== null && lastCheck.lowestC >= WHOLE_MUSCLE.C && lastCheck.at <= log.offAt;
+  const isChecked = log.onAt !== null && log.offAt !== null && lastCheck !== null && lastCheck.lowestC - piece.doubtC >= WHOLE_MUSCLE.C && lastCheck.at <= log.offAt;
   const offS = isChecked ? ((log.offAt ?? 0) - (log.onAt ?? 0)) / 1000 : null;
   const rested = offS === null ? 0 : Math.max(0, (log.coldAt === null ? nowS : (log.coldAt - (log.onAt ?? 0)) / 1000) - offS);
   const metS = [held.metS, offS !== null && rested >= WHOLE_MUSCLE.restS ? offS + WHOLE_MUSCLE.restS : null].filter((s) => s !== null);
@@ -71,13 +73,15 @@ function longestHeld(counted: readonly TimedReading[]): { longestS: number; metS
   return { longestS, metS, hasBegun: counted.some(({ C }) => C >= WHOLE_MUSCLE.C) };
 }
 
-function comeUpClock({ comeUp, counted }: PieceWatch): SafetyClock {
+function comeUpClock({ comeUp, lethality }: PieceWatch): SafetyClock {
   const mostS = COME_UP.mostH * 3600;
   const base = { rule: 'come-up', of: mostS, unreadS: 0 } as const;
   if (comeUp === null) return { ...base, state: 'notBegun', value: 0, atS: null };
-  const value = (comeUp.endS ?? counted.at(-1)?.s ?? comeUp.startS) - comeUp.startS;
-  if (value > mostS) return { ...base, state: 'failed', value, atS: comeUp.startS + mostS };
-  return { ...base, state: comeUp.endS === null ? 'running' : 'met', value, atS: comeUp.endS };
+  const { leastH, mostH, failedAtS } = comeUp;
+  if (failedAtS !== null) return { ...base, state: 'failed', value: leastH * 3600, atS: failedAtS };
+  // The hours go on until it is done: a fire that goes out adds to them.
+  if (lethality.reachedAtS === null) return { ...base, state: 'running', value: mostH * 3600, atS: null };
+  return { ...base, state: mostH * 3600 <= mostS + 1 ? 'met' : 'notShown', value: mostH * 3600, atS: comeUp.endS };
 }
 
 const coldZoneClock = (zoneS: number, { counted }: PieceWatch): SafetyClock => ({

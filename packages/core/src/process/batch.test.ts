@@ -102,9 +102,9 @@ describe('a planned batch', () => {
     expect(plan.findings.map((finding) => [finding.level, finding.code])).toContainEqual(['warn', 'nitrite-under']);
   });
 
-  test('an unpumped ham warns of the bone', () => {
-    const plan = planBatch(processFor('ham-bone-in'), usualDesign('ham-bone-in', START, 'equilibrium'));
-    expect(plan.findings.map((finding) => finding.code)).toContain('thick-unpumped');
+  test('an unpumped ham that lies two weeks is not cured in the middle: the model says so before it is begun', () => {
+    const plan = planBatch(processFor('ham-bone-in'), { ...usualDesign('ham-bone-in', START, 'equilibrium'), cureDays: 14 });
+    expect(plan.findings.find(({ code }) => code === 'reach-short')?.message).toMatch(/middle has \d.* ppm after 14\.\d days, where 20 leave a colour\. It is reached on day \d+/);
   });
 
   test('a coarse scale makes the doubt cross the floor', () => {
@@ -299,13 +299,17 @@ describe('looks, gates and the end', () => {
   test('a first gate that took longer than 5 hours wants a written decision', () => {
     const cook = toCold();
     expect(cook.log('gate-first', 363, { coreC: 45 })).toEqual([]);
-    expect(cook.log('gate-first', 367.5, { coreC: 26 })[0]).toMatch(/^reason: The first chill gate was not met/);
+    expect(cook.log('gate-first', 367.5, { coreC: 26 })[0]).toMatch(/^reason: First chill gate is not shown to be met: .* may have taken \d\.\d h, where 5 h/);
     expect(cook.log('gate-first', 367.5, { coreC: 26 }, 'Thrown to the dogs, said Juno')).toEqual([]);
   });
 
   test('a gate ends with a reading, not with a reckoning: read an hour too late it is not shown to be met', () => {
     const cook = toCold();
-    expect(cook.log('gate-first', 367.2, { coreC: 15 })[0]).toMatch(/^reason: The first chill gate was not met/);
+    expect(cook.log('gate-first', 367.2, { coreC: 15 })[0]).toMatch(/^reason: First chill gate is not shown to be met/);
+    // Read at 45 °C once its five hours were over: that proves that it was not.
+    expect(cook.log('gate-first', 362, { coreC: 50 })).toEqual([]);
+    expect(cook.log('gate-first', 367.2, { coreC: 45 })).toEqual([]);
+    expect(cook.log('gate-first', 368, { coreC: 20 })[0]).toMatch(/^reason: The first chill gate was not met/);
   });
 
   test('meat whose dose turns out to be over the limit goes no further, however far it is: neither to the cold nor into a pack', () => {

@@ -5,7 +5,7 @@ import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { nitriteLimit } from '../cure/ruleSet.js';
-import { uptakeFraction } from '../section/uptake.js';
+import { LEAN_DIFFUSIVITY, pieceUptake, uptakeFromBath } from '../section/uptake.js';
 import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
 import type { StepValues } from './logEntry.js';
 import { greenAt, type PieceFact } from './pieces.js';
@@ -44,6 +44,8 @@ export interface BatchFacts {
   /** how long it lies or lay in the brine, h: planned until it is pulled, or longer where it lies longer */
   lyingH: number;
   greenWeighed: boolean;
+  /** whether meat and brine have met: what is mixed then is no longer weighed anew */
+  isInBrine: boolean;
   brines: SheetBrine[];
   /** by piece code, in order of time */
   pumpings: Record<string, Pumping[]>;
@@ -53,6 +55,8 @@ export interface BatchFacts {
   /** weighed in the drying, g */
   driedG: Record<string, number>;
   packedG: number | null;
+  /** what pieces that left while they cured took along, as so much meat that was even, g: the brine is not for the others alone */
+  carriedOffG: number;
 }
 
 /** The pieces that lie in the brine, or lay in it. */
@@ -94,6 +98,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   const after = byPiece('repump', 'pumpedG');
   const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
   const packed = records.get('pack')?.packedG;
+  const brines = mixingSheet(design, sum(greenG)).map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records));
   return {
     firstGreenG,
     greenG,
@@ -101,7 +106,9 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     trimmedOffG: happened.facts.reduce((g, { event }) => g + ('offG' in event ? (event.offG ?? 0) : 0), 0),
     lyingH: happened.lyingH ?? design.cureDays * 24,
     greenWeighed: records.has('weigh'),
-    brines: mixingSheet(design, sum(greenG)).map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records)),
+    isInBrine: records.has('meat-in'),
+    brines,
+    carriedOffG: records.has('pull') ? 0 : carriedOffG(design, firstGreenG, sum(greenG), brines, happened),
     pumpings,
     repumpOpen,
     pulledG: byPiece('pull', 'pulledG'),
@@ -109,6 +116,23 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     packedG: typeof packed === 'number' ? packed : null,
   };
 }
+
+/** What pieces took up that were thrown out of the tub on the way, as meat that is even. */
+function carriedOffG(design: BatchDesign, firstGreenG: Record<string, number>, leftG: number, brines: readonly SheetBrine[], happened: Happened): number {
+  const bathG = brines.find(({ id }) => id !== 'pickle')?.brineG ?? 0;
+  if (bathG <= 0) return 0;
+  return happened.facts.reduce((sum, { at, event }) => {
+    if (event.act !== 'dropped' || at <= happened.untilMs) return sum;
+    const piece = design.pieces.find(({ code }) => code === event.piece);
+    const massG = firstGreenG[event.piece] ?? 0;
+    if (piece === undefined || massG <= 0) return sum;
+    const meatPerBath = (leftG + massG) / bathG;
+    const share = uptakeFromBath({ ...piece, massG }, (at - happened.untilMs) / HOUR_MS, meatPerBath) * (1 + meatPerBath);
+    return sum + massG * Math.min(1, share);
+  }, 0);
+}
+
+const HOUR_MS = 3_600_000;
 
 /**
  * The brines to mix for so much meat, in grams.
@@ -146,13 +170,13 @@ export function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
  * which the model's figure of the piece that takes up fastest comes to the target at the pull as planned, and never more than pick-up allows.
  */
 function strongPickle(
-  { pieces, cureDays, nitritePpm: ppm, sugarPercent, cure }: BatchDesign,
+  { pieces, cureDays, nitritePpm: ppm, sugarPercent, cure, diffusivity }: BatchDesign,
   meatG: number,
   waterG: number,
   saltPercentOfBrine: number,
 ): Pickle {
   const of = (target: NitriteTarget) => pickle({ waterG, saltPercentOfBrine, sugarPercentOfBrine: sugarPercent, cure, target });
-  const taken = 100 * Math.max(...pieces.map(({ section }) => uptakeFraction(section, cureDays * 24)));
+  const taken = 100 * Math.max(...pieces.map((piece) => pieceUptake({ ...piece, massG: piece.greenG }, cureDays * 24, diffusivity?.value ?? LEAN_DIFFUSIVITY)));
   const byPickUp = of({ ppm, basis: 'pickUp' });
   const endless = of({ ppm, basis: 'pickUp', pickUpPercent: Math.max(USUAL_PICK_UP_PERCENT, taken) });
   const even = of({ ppm, basis: 'equilibrium', meatG });

@@ -3,47 +3,126 @@ import { mixFindings } from '../cure/mixFindings.js';
 import type { NitriteJudgement } from '../cure/judgeNitrite.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import { lastDayUnder } from '../recipe/recipeFindings.js';
-import { isByTheClock, PUMP_ABOVE_MM, thickestMm, type BatchDesign } from './batchDesign.js';
+import { isByTheClock, type BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
 import { slowSmokeFault } from './cookProgram.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { besideBound, inWorking, type Figure } from '../units/figure.js';
+import type { CoolingState } from './coreEvidence.js';
 import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
+import type { StepState } from './replay.js';
+import { LIMIT_C } from '../safety/fahrenheit.js';
+import type { PieceCure } from '../course/curedPieces.js';
+import { COLOURED_AT_PPM } from '../course/reachAtPull.js';
+
+/** What is known of a batch when its findings are gathered. */
+export interface Found {
+  design: BatchDesign;
+  process: Process;
+  facts: BatchFacts;
+  figures: BatchFigures;
+  standing: readonly StandingEntry[];
+  steps: readonly StepState[];
+  cured: readonly PieceCure[];
+  cooling: readonly CoolingState[];
+}
 
 /** What a batch's figures say, worst first. */
-export function batchFindings(
-  design: BatchDesign,
-  process: Process,
-  facts: BatchFacts,
-  figures: BatchFigures,
-  standing: readonly StandingEntry[] = [],
-): Finding[] {
-  const found = [
+export function batchFindings(found: Found): Finding[] {
+  const { design, process, facts, figures, standing } = found;
+  return worstFirst([
     ...mixFindings(design.cure, design.product, design.school.kind === 'pumpAndCover'),
     ...(design.nitritePpm > 0 ? nitriteFindings(design, facts, figures) : []),
-    ...uncuredFindings(design, process, figures),
+    ...uncuredFindings(found),
+    ...(design.nitritePpm > 0 ? reachFindings(found) : []),
     ...cureFindings(design, process, facts),
     ...saltFindings(figures.salt),
     ...pumpFindings(design, facts, figures),
     ...weightFindings(process, facts),
-    ...warmBrine(standing),
-  ];
-  return worstFirst(found);
+    ...warmFindings(standing),
+    ...coolingFindings(found.cooling),
+  ]);
 }
 
 /** Meat without a cure: what it is not for, and a stop where it is smoked slowly all the same. */
-function uncuredFindings(design: BatchDesign, process: Process, { nitrite }: BatchFigures): Finding[] {
-  const slow = slowSmokeFault(design.program ?? process.program ?? [], nitrite.applies.value);
+function uncuredFindings({ design, process, cured }: Found): Finding[] {
+  const isPlanned = design.nitritePpm > 0;
+  const sections = design.pieces.map(({ section }) => section);
+  const slow = slowSmokeFault(design.program ?? process.program ?? [], isPlanned && cured.every(({ isCured }) => isCured), sections);
   return [
-    ...(slow === null ? [] : [{ level: 'stop' as const, code: 'uncured-smoke', message: slow }]),
-    ...(design.nitritePpm > 0
+    // Salted meat is stopped here; what was to be cured and falls short of it, at the fire.
+    ...(slow === null ? [] : [{ level: isPlanned ? ('warn' as const) : ('stop' as const), code: 'uncured-smoke', message: slow }]),
+    ...(isPlanned
       ? []
       : [
           {
             level: 'warn' as const,
             code: 'no-cure',
             message: 'No cure: this is fresh salted meat. Grey, never into a slow smoke, chilled by the shorter gates, and kept days, not weeks.',
+          },
+        ]),
+  ];
+}
+
+/** How far the cure comes in each piece, or came: the worst is named. */
+function reachFindings({ cured, facts, steps }: Found): Finding[] {
+  const isPulled = Object.keys(facts.pulledG).length > 0;
+  const isOver = steps.some(({ spec, closing }) => spec.id === 'pack' && closing !== null);
+  const worst = cured.filter(({ why }) => why === 'middle' || why === 'mean').sort((a, b) => a.leastPpm - b.leastPpm)[0];
+  const pale = cured.filter(({ isPale }) => isPale);
+  const of = (code: string) => (cured.length > 1 ? `Piece ${code}: ` : '');
+  if (worst !== undefined) {
+    const least = `${of(worst.code)}by the model the middle ${isPulled ? 'had' : 'has'} ${worst.leastPpm.toFixed(worst.leastPpm < 10 ? 1 : 0)} ppm after ${worst.lainDays.toFixed(1)} days, where ${COLOURED_AT_PPM} leave a colour`;
+    const mean = `${of(worst.code)}by the model it ${isPulled ? 'took up' : 'takes up'} ${worst.meanPpm.typical.toFixed(0)} ppm as a mean in ${worst.lainDays.toFixed(1)} days`;
+    const fact = worst.why === 'middle' ? least : mean;
+    const until =
+      worst.why === 'middle' && worst.colouredFromDay !== null
+        ? `It is reached on day ${worst.colouredFromDay.toFixed(1)}.`
+        : worst.why === 'middle'
+          ? 'It is not reached within sixty days: pump it, or cut it thinner.'
+          : '';
+    const others = cured.filter(({ code, isCured }) => code !== worst.code && !isCured).length;
+    const more = others > 0 ? ` ${others === 1 ? 'Another piece is' : `${others} other pieces are`} not there either.` : '';
+    return [
+      {
+        level: 'warn',
+        code: isPulled ? 'not-cured' : 'reach-short',
+        message: isPulled
+          ? `${capital(fact)}: it does not count as cured. The short chill gates hold, it is not smoked slowly, and it keeps as fresh meat does${isOver ? '' : ', unless it goes back into its brine'}.${more}`
+          : `${capital(fact)}. ${until} Let it lie longer, pump it, or plan it as meat that is not cured: short chill gates, no slow smoke.${more}`,
+      },
+    ];
+  }
+  const first = pale.sort((a, b) => a.leastSlowPpm - b.leastSlowPpm)[0];
+  if (first === undefined) return [];
+  return [
+    {
+      level: 'note',
+      code: 'reach-pale',
+      message: `${capital(`${of(first.code)}cured by the model, with ${first.leastPpm.toFixed(0)} ppm in the middle`)}. If the meat is slow the middle ${isPulled ? 'is' : 'stays'} pale.`,
+    },
+  ];
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Chill gates that were not met, or that nobody read in time: what was not shown is no pass. */
+function coolingFindings(cooling: readonly CoolingState[]): Finding[] {
+  const failed = cooling.filter(({ state }) => state === 'fail');
+  const unshown = cooling.filter(({ state }) => state === 'notShown');
+  const list = (gates: readonly CoolingState[]) => [...new Set(gates.map(({ piece }) => piece))].join(', ');
+  return [
+    ...(failed.length === 0
+      ? []
+      : [{ level: 'warn' as const, code: 'chill-failed', message: `A chill gate was not met by piece ${list(failed)}: decide with your food-safety plan.` }]),
+    ...(unshown.length === 0
+      ? []
+      : [
+          {
+            level: 'note' as const,
+            code: 'chill-not-shown',
+            message: `Piece ${list(unshown)}: its readings do not show that a chill gate was met. It is neither passed nor failed; a reading at the gate's beginning and one at its end would have shown it.`,
           },
         ]),
   ];
@@ -57,7 +136,7 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
       {
         level: 'stop',
         code: 'nitrite-over',
-        message: `${ppm} ppm is over the limit of ${judgement.limit} ppm. ${remedy(design, facts, rightPpm(judgement), applies)}`,
+        message: `${besideBound(applies.value, judgement.limit)} ppm is over the limit of ${judgement.limit} ppm. ${remedy(design, facts, rightPpm(judgement), applies)}`,
       },
     ];
   }
@@ -72,7 +151,7 @@ function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: Ba
     found.push({
       level: 'warn',
       code: 'nitrite-under',
-      message: `${ppm} ppm is under the floor of ${judgement.floor} ppm: it would look cured and not be protected. Aim at ${rightPpm(judgement)} ppm.`,
+      message: `${besideBound(applies.value, judgement.floor)} ppm is under the floor of ${judgement.floor} ppm: it would look cured and not be protected. Aim at ${rightPpm(judgement)} ppm.`,
     });
   } else if (lowestPumped !== null && lowestPumped.value < judgement.floor) {
     found.push({
@@ -119,7 +198,7 @@ function outBy(design: BatchDesign, { brines }: BatchFacts, limit: number): stri
   const brine = brines.find(({ id }) => id === 'brine');
   if (brine === undefined || brine.brineG <= 0) return '';
   const endless = ((brine.cureG * nitriteFraction(design.cure)) / brine.brineG) * 1e6;
-  const days = design.pieces.flatMap(({ section }) => lastDayUnder(section, endless, limit) ?? []);
+  const days = design.pieces.flatMap((piece) => lastDayUnder({ ...piece, massG: piece.greenG }, endless, limit, design.diffusivity?.value) ?? []);
   return days.length === 0 ? '' : ` By the model it must be out by day ${Math.min(...days).toFixed(1)}.`;
 }
 
@@ -142,7 +221,7 @@ function remedy(design: BatchDesign, facts: BatchFacts, target: number, applies:
   const pumped = Object.values(facts.pumpings).some((pumpings) => pumpings.length > 0);
   if (pumped && applies.id === 'nitrite-pumped') return 'Drain the piece, weigh it again and correct the weight. If it stays over, the meat must not be used.';
   const brine = facts.brines.find((candidate) => candidate.id === (applies.id === 'nitrite-pumped' ? 'pickle' : candidate.id));
-  if (pumped || brine === undefined) return 'The meat must not go on in this brine.';
+  if (pumped || brine === undefined || facts.isInBrine) return 'The meat must not go on in this brine: take it out, and decide what becomes of it.';
   const rightG = (brine.cureG * target) / applies.value;
   return `Right would be ${target} ppm: ${(Math.floor(rightG * 10) / 10).toFixed(1)} g of ${design.cure.name} instead of ${brine.cureG.toFixed(1)} g.`;
 }
@@ -157,23 +236,6 @@ function cureFindings(design: BatchDesign, process: Process, facts: BatchFacts):
   if (Object.keys(facts.pulledG).length > 0) return [];
   const days = process.cureDays[design.school.kind];
   const found: Finding[] = [];
-  const thick = thickestMm(design);
-  if (design.school.kind === 'equilibrium' && thick > NEVER_UNPUMPED_MM) {
-    found.push({
-      level: 'warn',
-      code: 'thick-unpumped',
-      message: `A piece ${Math.round(thick)} mm through does not cure to the middle without the needle: it may spoil there first. Pump and cover it.`,
-    });
-  } else if (design.school.kind === 'equilibrium' && thick > PUMP_ABOVE_MM) {
-    const level = design.cureDays < days.usual ? 'warn' : 'note';
-    found.push({
-      level,
-      code: 'thick-unpumped',
-      message: isByTheClock(design.school)
-        ? `At ${Math.round(thick)} mm the middle has little when it is pulled by the clock. Let it even out in the cold afterwards, or pump it.`
-        : `At ${Math.round(thick)} mm the middle cures slowly and may take on colour before it is even. Give it ${days.usual} days and more, or pump it.`,
-    });
-  }
   if (design.cureDays < days.shortest) {
     found.push({
       level: 'warn',
@@ -186,9 +248,6 @@ function cureFindings(design: BatchDesign, process: Process, facts: BatchFacts):
   }
   return found;
 }
-
-/** No piece so thick is cured by lying alone, mm [M: the section model of handbook part 9 gives a 19 cm ham under 1 % after 14 days]. */
-const NEVER_UNPUMPED_MM = 120;
 
 function saltFindings(salt: Figure): Finding[] {
   if (salt.value > 3) return [{ level: 'note', code: 'salty', message: `${salt.value.toFixed(1)} % salt tastes salty to most: plan a soak.` }];
@@ -233,13 +292,51 @@ function weightFindings(process: Process, facts: BatchFacts): Finding[] {
   ];
 }
 
-function warmBrine(standing: readonly StandingEntry[]): Finding[] {
-  const warm = standing.find(
-    (entry) => entry.kind === 'done' && entry.stepId === 'meat-in' && typeof entry.values.brineC === 'number' && entry.values.brineC > 4,
-  );
-  return warm === undefined
-    ? []
-    : [{ level: 'note', code: 'warm-brine', message: `The meat went into brine above 4 °C. Reason kept: ${warm.reason ?? 'none'}` }];
+/** How warm for how long: from there a warning, a decision, thrown away [M]. */
+const WARM = [
+  { overC: 10, moreH: 4, level: 'stop', what: 'Throw it away: that is the advice for meat that lay so warm.' },
+  { overC: 7, moreH: 6, level: 'warn', what: 'Decide with your food-safety plan: throw it away, or write what was decided and by whom.' },
+  { overC: LIMIT_C.cold, moreH: 24, level: 'warn', what: 'Bring the refrigerator down, and look at it more often.' },
+] as const;
+/** A reading speaks for as long until the next at the most, h: a cook who looks once a day reads what was, not what will be. */
+const SPEAKS_H = 36;
+
+/** Brine and refrigerator as they were read from meat in to pull: what lay warm between two readings that are both warm. */
+function warmFindings(standing: readonly StandingEntry[]): Finding[] {
+  const read = standing
+    .flatMap((entry) => {
+      if (entry.kind !== 'done') return [];
+      const C = entry.stepId === 'meat-in' ? entry.values.brineC : entry.values.coldC;
+      return typeof C === 'number' ? [{ at: Date.parse(entry.at), C, entry }] : [];
+    })
+    .sort((a, b) => a.at - b.at);
+  const hoursOver = (overC: number) =>
+    read.slice(1).reduce((hours, to, i) => {
+      const from = read[i];
+      return from === undefined || from.C <= overC || to.C <= overC ? hours : hours + Math.min(SPEAKS_H, (to.at - from.at) / 3_600_000);
+    }, 0);
+  const worst = WARM.find(({ overC, moreH }) => hoursOver(overC) > moreH);
+  const into = read.find(({ entry }) => entry.stepId === 'meat-in');
+  return [
+    ...(worst === undefined
+      ? []
+      : [
+          {
+            level: worst.level,
+            code: 'warm-cure',
+            message: `It lay at more than ${Math.round(worst.overC)} °C for ${hoursOver(worst.overC).toFixed(0)} h while it cured. ${worst.what}`,
+          },
+        ]),
+    ...(into === undefined || into.C <= LIMIT_C.cold
+      ? []
+      : [
+          {
+            level: 'note' as const,
+            code: 'warm-brine',
+            message: `The meat went into brine of ${into.C.toFixed(1)} °C, above 4 °C. Reason kept: ${into.entry.reason ?? 'none'}`,
+          },
+        ]),
+  ];
 }
 
 /** A figure in a sentence: one place, never rounded across a bound. */

@@ -2,20 +2,24 @@ import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
 import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
+import type { CoolingState } from './coreEvidence.js';
 import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
-import { closesStep, failedGates, inputNames } from './gates.js';
+import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar } from './gates.js';
 import type { StepValues } from './logEntry.js';
 import { lotDrawFaults } from './lot.js';
 import { pieceEventFaults } from './pieceEvent.js';
 import { piecesAt } from './pieces.js';
 import { pitEventFaults } from './pitEvent.js';
 import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
+import { slowSmokeFault } from './cookProgram.js';
+import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
 import { replay, type BatchRecord, type BatchState, type StepState } from './replay.js';
 import type { StepInput, StepSpec } from './step.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
 const AHEAD_MS = 2 * 60_000;
+const HOUR_MS = 3_600_000;
 const REASON_LENGTH = 8;
 
 /**
@@ -89,8 +93,10 @@ function skipFaults(step: StepState, state: BatchState, draft: { reason: string 
 }
 
 function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
-  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, piecesAt(state, at), draft.values)];
+  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, state, record, piecesAt(state, at), draft)];
   if (wrong.length > 0) return wrong;
+  const refused = smokeFaults(record, state, step.spec);
+  if (refused.length > 0) return refused;
   const impossible = impossibleFaults(step.spec, state, record, draft);
   if (impossible.length > 0) return impossible;
   return [...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
@@ -126,6 +132,8 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
     if (at < Date.parse(needed.closing.at))
       return [{ field: 'at', message: `That is before ${needed.spec.title.toLowerCase()}, which was at ${needed.closing.at}.` }];
   }
+  // A correction opened it again: what was built on it stands, and it is done anew after them.
+  if (step.closing === null && step.looks.length > 0) return [];
   const later = state.steps.find(
     (other) =>
       other.closing !== null &&
@@ -135,23 +143,36 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
   return later === undefined ? [] : [{ field: 'at', message: `That is after ${later.spec.title.toLowerCase()}, which was at ${later.closing?.at ?? ''}.` }];
 }
 
-function valueFaults(spec: StepSpec, pieces: readonly Piece[], values: StepValues): EntryFault[] {
+function valueFaults(
+  spec: StepSpec,
+  state: BatchState,
+  record: BatchRecord,
+  pieces: readonly Piece[],
+  { values, reason }: { values: StepValues; reason?: string },
+): EntryFault[] {
   const known = new Map(spec.inputs.flatMap((input) => inputNames(input, pieces).map((name): [string, StepInput] => [name, input])));
   const strange = Object.keys(values)
     .filter((name) => !known.has(name))
     .map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
-  const wrong = [...known].flatMap(([name, input]) => {
-    const message = inputFault(input, Object.hasOwn(values, name) ? values[name] : undefined);
-    return message === null ? [] : [{ field: `values.${name}`, message }];
+  const wrong = [...known].flatMap(([name, input]): EntryFault[] => {
+    const value = Object.hasOwn(values, name) ? values[name] : undefined;
+    const label = name.includes(':') && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1] ?? ''}` : input.label;
+    const message = inputFault({ ...input, label }, value, isReadOfEach(input, pieces));
+    if (message !== null) return [{ field: `values.${name}`, message }];
+    if (input.kind !== 'temperature' || typeof value !== 'number') return [];
+    const of = readOf(spec, input);
+    return temperatureFaults(`values.${name}`, label, value, of, situationOf(spec, of, state, record.process), hasReason(reason));
   });
-  return [...strange, ...wrong];
+  const each = spec.inputs.filter((input) => isReadOfEach(input, pieces));
+  const isUnread = each.length > 0 && each.every((input) => inputNames(input, pieces).every((name) => values[name] === undefined));
+  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 ? [{ field: 'entry', message: 'Read at least one of the pieces.' }] : [])];
 }
 
 const HEAVIEST_G = 100_000;
 const DEEPEST_MM = 300;
 
-function inputFault(input: StepInput, value: number | string | undefined): string | null {
-  if (value === undefined) return input.optional ? null : `${input.label} is missing.`;
+function inputFault(input: StepInput, value: number | string | undefined, mayBeUnread: boolean): string | null {
+  if (value === undefined) return input.optional || mayBeUnread ? null : `${input.label} is missing.`;
   if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : `${input.label}: choose one.`;
   if (typeof value !== 'number' || !Number.isFinite(value)) return `${input.label} must be a number.`;
   if (input.kind === 'depth') {
@@ -160,7 +181,7 @@ function inputFault(input: StepInput, value: number | string | undefined): strin
   }
   const rule =
     input.kind === 'temperature'
-      ? { min: -30, max: 350, unit: '°C' }
+      ? { min: -273.15, max: 1000, unit: '°C' }
       : input.allowZero
         ? { min: 0, max: HEAVIEST_G, unit: 'g' }
         : { above: 0, max: HEAVIEST_G, unit: 'g' };
@@ -216,27 +237,77 @@ function farFrom(field: string, value: number | string | undefined, expected: nu
 function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
   const { values, reason } = draft;
   const written = hasReason(reason);
-  const failed = failedGates(step.spec, values);
+  const pieces = piecesAt(state, at);
+  const read = readSoFar(step.spec, step.read, values);
+  const failed = failedGates(step.spec, read, pieces);
   const stop = failed.find((gate) => gate.onFail === 'stop');
   if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
-  const faults = written ? [] : failed.filter((gate) => gate.onFail === 'reason').map((gate) => ({ field: 'reason', message: gate.say }));
+  if (written) return [];
+  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => ({ field: 'reason', message: gate.say }));
   const early = step.spec.notBeforeCureShare;
-  if (early !== undefined && !written) {
-    const from = state.steps.find((other) => other.spec.id === early.step)?.closing;
+  const from = state.steps.find((other) => other.spec.id === early?.step)?.closing;
+  if (early !== undefined && from) {
     const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * 86_400_000;
     // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
-    if (from && at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000)
-      faults.push({ field: 'reason', message: early.say });
+    const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000;
+    const short = reachFaults(record, draft, at);
+    faults.push(...(short.length === 0 && isEarly ? [{ field: 'reason', message: early.say }] : short));
   }
-  if (step.spec.cooling !== undefined && !written && closesStep(step.spec, values, reason) && coolingFails(record, step, draft, at)) {
-    faults.push({ field: 'reason', message: step.spec.cooling.say });
-  }
+  if (step.spec.cooling !== undefined && closesStep(step.spec, read, 'as if', pieces)) faults.push(...coolingFaults(record, step, draft, at));
+  if (step.spec.id === 'pack') faults.push(...undecidedFaults(state));
   return faults;
 }
 
-function coolingFails(record: BatchRecord, step: StepState, draft: EntryDraft, at: number): boolean {
-  const cooled = replay(withDraft(record, draft), at).cooling.find((cooling) => cooling.stepId === step.spec.id);
-  return cooled !== undefined && cooled.tookH !== null && cooled.tookH > cooled.limitH;
+/** A gate that was not met, or that may well not have been: what was decided is to be written. */
+function coolingFaults(record: BatchRecord, { spec }: StepState, draft: EntryDraft, at: number): EntryFault[] {
+  const own = replay(withDraft(record, draft), at).cooling.filter(({ stepId }) => stepId === spec.id);
+  if (own.some(({ state }) => state === 'fail')) return [{ field: 'reason', message: spec.cooling?.say ?? '' }];
+  // At the most: to its end, or, where the thermometer's doubt leaves that open, to now.
+  const mostOf = ({ state, mostH, startedAt }: CoolingState): number | null =>
+    state === 'notShown' ? mostH : state === 'running' && startedAt !== null ? (at - startedAt) / HOUR_MS : null;
+  const doubtful = own.find((gate) => (mostOf(gate) ?? 0) > gate.limitH);
+  if (doubtful === undefined) return [];
+  const { piece, limitH } = doubtful;
+  const of = own.length > 1 ? ` of piece ${piece}` : '';
+  return [
+    {
+      field: 'reason',
+      message: `${spec.title}${of} is not shown to be met: by what was read it may have taken ${(mostOf(doubtful) ?? 0).toFixed(1)} h, where ${limitH} h are allowed. Decide with your food-safety plan, and write what was decided and by whom.`,
+    },
+  ];
+}
+
+/** Whatever a recipe or a rule of thumb says: meat that is pulled before the cure is in its middle asks for a decision. */
+function reachFaults(record: BatchRecord, draft: DoneDraft, at: number): EntryFault[] {
+  const tried = attempt(() => replay(withDraft(record, draft), at).findings);
+  const short = 'value' in tried ? tried.value.find(({ code }) => code === 'not-cured') : undefined;
+  return short === undefined ? [] : [{ field: 'reason', message: `${short.message} Put it back, or write what was decided: cooked as meat that is not cured, or thrown away.` }];
+}
+
+/** Gates that were not met and of which nobody wrote what was decided: a correction does not decide. */
+function undecidedFaults({ cooling, standing, steps }: BatchState): EntryFault[] {
+  const open = cooling.filter(({ state, stepId, piece }) => {
+    if (state !== 'fail') return false;
+    const closing = steps.find(({ spec }) => spec.id === stepId)?.closing;
+    const isWritten = closing?.kind === 'done' && closing.corrections.length === 0 && hasReason(closing.reason);
+    const key = `:${piece}`;
+    return !isWritten && !standing.some((entry) => entry.kind === 'pit' && entry.event.act === 'decided' && entry.event.alarm.startsWith('gate-') && entry.event.alarm.endsWith(key));
+  });
+  const [first] = open;
+  if (first === undefined) return [];
+  return [{ field: 'reason', message: `A chill gate was not met by piece ${first.piece}, and nobody wrote what was decided. Write it: by whom, and why it may be eaten; or throw it away.` }];
+}
+
+/** Meat that is not cured does not go into a slow smoke. */
+function smokeFaults(record: BatchRecord, state: BatchState, spec: StepSpec): EntryFault[] {
+  if (spec.id !== 'light' && spec.id !== 'meat-on') return [];
+  const isCured = state.cured.length === 0 || state.cured.every((piece) => piece.isCured);
+  const fault = slowSmokeFault(
+    state.design.program ?? record.process.program ?? [],
+    isCured,
+    state.pieces.map(({ section }) => section),
+  );
+  return fault === null ? [] : [{ field: 'entry', message: `${fault} Change its program first.` }];
 }
 
 /** A brine over the limit is not for meat: it cannot be logged as mixed, and no step is logged while the figure is over, packing least of all. */
@@ -263,6 +334,7 @@ function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, d
   const planned = before.facts.brines.find((brine) => brine.id === MIX_STEP_BRINE[draft.stepId]);
   if (planned === undefined) return [];
   for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
+    if (draft.values[name] === undefined) continue;
     const weighed = Number(draft.values[name]);
     const most = name === 'cureG' ? after.design.cureScaleStepG : Math.max(OFF_SHEET.g, after.design.meatScaleStepG);
     if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
@@ -285,25 +357,10 @@ function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract
   const step = state.steps.find((other) => other.spec.id === target.stepId);
   const open = without.steps.find((other) => other.spec.id === target.stepId);
   if (step === undefined || open === undefined) return [{ field: 'replaces', message: 'This batch has no such step.' }];
-  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, piecesAt(state, at), draft.values)];
+  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, state, record, piecesAt(state, at), draft)];
   if (faults.length > 0) return faults;
-  const stop = failedGates(step.spec, draft.values).find((gate) => gate.onFail === 'stop');
-  if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
-  return [...impossibleFaults(step.spec, without, record, draft), ...reopenFaults(step, state, draft)];
-}
-
-/** A correction may not open a step again that others were built on. */
-function reopenFaults(step: StepState, state: BatchState, draft: { values: StepValues; reason: string }): EntryFault[] {
-  if (step.closing === null || closesStep(step.spec, draft.values, draft.reason)) return [];
-  const built = state.steps.find((other) => other.closing !== null && other.spec.needs.includes(step.spec.id));
-  return built === undefined
-    ? []
-    : [
-        {
-          field: 'entry',
-          message: `With these values ${step.spec.title.toLowerCase()} would be open again, but ${built.spec.title.toLowerCase()} was already logged.`,
-        },
-      ];
+  // What is true can always be written: it is judged anew, and opens what it must.
+  return impossibleFaults(step.spec, without, record, draft);
 }
 
 /** What was written before a part was cut off stands in the log that it was cut from, and is put right there, for both. */

@@ -1,7 +1,10 @@
 import type { Medium } from '../heat/evaporation.js';
 import { MEDIA } from '../heat/evaporation.js';
 import type { CookPhase } from '../heat/cookPhase.js';
+import { comeUpForecastH } from '../heat/comeUpForecast.js';
 import { InputError } from '../inputError.js';
+import { COME_UP } from '../safety/comeUpHours.js';
+import type { Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
 import { TENDING_ACTS, type TendingAct } from './pitEvent.js';
 
@@ -31,22 +34,26 @@ const MOST_REPEATS = 8;
 /** Longer than a cold smoke with its rests. */
 const LONGEST_MIN = 14 * 1440;
 
-/** Meat is smoked cold below this, °C; and slowly, so that only its cure guards it, below that [T: handbook parts 6 and 12; M for the second]. */
+/** Meat is smoked cold up to this, °C [T]. */
 export const COLD_SMOKE_C = 30;
-const SLOW_SMOKE_C = 100;
-/** Ingoing nitrite under which meat is not taken for cured, ppm: what gives it its colour (handbook part 7). */
-const CURED_AT_ALL_PPM = 40;
 
 /**
- * Why meat with so little nitrite is not smoked by a program, or null. Cold or slow, nitrite and salt are its only guard.
+ * Why meat that is not cured is not smoked by a program, or null: only cold smoke, and one in which the core takes longer than the come-up
+ * allows, have nitrite and salt as their only guard. Hot smoke stays open to it.
  *
- * @param ppm ingoing NaNO2
+ * @param isCured dose and reach of every piece
+ * @param sections of the pieces
  */
-export function slowSmokeFault(program: CookProgram, ppm: number): string | null {
-  if (ppm >= CURED_AT_ALL_PPM) return null;
-  const slow = program.find(({ smoke, chamberC }) => smoke && chamberC < SLOW_SMOKE_C);
-  if (slow === undefined) return null;
-  return `${Math.round(ppm)} ppm of nitrite is no cure: meat like this is not smoked at ${Math.round(slow.chamberC)} °C. Cook it as fresh meat, at ${SLOW_SMOKE_C} °C or hotter.`;
+export function slowSmokeFault(program: CookProgram, isCured: boolean, sections: readonly Section[]): string | null {
+  if (isCured || !program.some(({ smoke }) => smoke)) return null;
+  const cold = program.find(({ smoke, chamberC }) => smoke && chamberC <= COLD_SMOKE_C);
+  if (cold !== undefined)
+    return `Meat that is not cured is not smoked cold, at ${Math.round(cold.chamberC)} °C: nothing guards it there. Smoke it hot, or cook it as fresh meat.`;
+  const phases = cookPhases(program);
+  const slowest = Math.max(...sections.map((section) => comeUpForecastH({ section, phases })));
+  if (slowest <= COME_UP.mostH) return null;
+  const hours = Number.isFinite(slowest) ? `${slowest.toFixed(1)} h` : 'more than a day';
+  return `Meat that is not cured must come through the warm within ${COME_UP.mostH} h: by this program its core takes ${hours}. Make the chamber hotter, or the pieces thinner.`;
 }
 
 /**

@@ -30,13 +30,20 @@ describe('usual programs', () => {
 describe('meat without cure', () => {
   const cold = usualProgram({ smoke: 'cold', finish: 'smoker', targetC: 64 });
 
-  test('is not smoked cold or slow: 39 ppm is no cure, 40 is', () => {
-    expect(slowSmokeFault(cold, 39)).toMatch(/not smoked at 22 °C/);
-    expect(slowSmokeFault(cold, 40)).toBeNull();
-    expect(slowSmokeFault(usualProgram({ smoke: 'low', finish: 'oven', targetC: 64 }), 0)).toMatch(/no cure/);
+  const loin = { shape: 'round', diameterMm: 90 } as const;
+  test('is not smoked cold; cured meat is', () => {
+    expect(slowSmokeFault(cold, false, [loin])).toMatch(/not smoked cold, at 22 °C/);
+    expect(slowSmokeFault(cold, true, [loin])).toBeNull();
+  });
+
+  test('is not smoked so slowly that its core takes longer than six hours through the warm', () => {
+    const slow = usualProgram({ smoke: 'low', finish: 'smoker', targetC: 64, smokeH: 12 });
+    expect(slowSmokeFault(slow, false, [{ shape: 'round', diameterMm: 190 }])).toMatch(/within 6 h: by this program its core takes/);
+    expect(slowSmokeFault(slow, true, [{ shape: 'round', diameterMm: 190 }])).toBeNull();
   });
 
   test('may be smoked hot, as fresh meat is', () => {
-    expect(slowSmokeFault(usualProgram({ smoke: 'hot', finish: 'smoker', targetC: 64 }), 0)).toBeNull();
+    expect(slowSmokeFault(usualProgram({ smoke: 'hot', finish: 'smoker', targetC: 64 }), false, [loin])).toBeNull();
+    expect(slowSmokeFault(usualProgram({ smoke: 'low', finish: 'oven', targetC: 64 }), false, [{ shape: 'slab', thicknessMm: 40 }])).toBeNull();
   });
 });

@@ -1,4 +1,5 @@
 import { InputError } from '../inputError.js';
+import type { TemperatureFault } from '../safety/temperatureBounds.js';
 import type { NewLogEntry, StandingEntry } from './logEntry.js';
 import type { BatchRecord } from './replay.js';
 
@@ -6,6 +7,8 @@ import type { BatchRecord } from './replay.js';
 export interface EntryFault {
   field: string;
   message: string;
+  /** of a temperature that cannot be: the screen says it in the reader's unit */
+  temperature?: TemperatureFault;
 }
 
 /** An entry on its way into the log. */

@@ -2,14 +2,57 @@ import type { Piece } from './batchDesign.js';
 import type { StepValues } from './logEntry.js';
 import type { Gate, StepInput, StepSpec } from './step.js';
 
-/** The names under which a step's input is kept: one, or one for each piece. */
-export const inputNames = (input: StepInput, pieces: readonly Piece[]): string[] =>
-  'each' in input && input.each === 'piece' ? pieces.map((piece) => `${input.name}:${piece.code}`) : [input.name];
+type Coded = Pick<Piece, 'code'>;
 
-/** Gates that a step's values do not pass. An input that was not given passes. */
-export function failedGates(step: StepSpec, values: StepValues): Gate[] {
-  return step.gates.filter((gate) => gate.inputs.some((name) => fails(gate, values[name])));
+/**
+ * The names under which a step's input is kept: one, or one for each piece. A temperature that is read of each piece bears no code where
+ * only one is there.
+ */
+export const inputNames = (input: StepInput, pieces: readonly Coded[]): string[] =>
+  isOfEach(input) && !(input.kind === 'temperature' && pieces.length === 1) ? pieces.map((piece) => `${input.name}:${piece.code}`) : [input.name];
+
+const isOfEach = (input: StepInput): boolean => 'each' in input && input.each === 'piece';
+
+/** Whether an input is read of each piece by itself: what was not read of one is no fault, and releases it of nothing. */
+export const isReadOfEach = (input: StepInput, pieces: readonly Coded[]): boolean => input.kind === 'temperature' && isOfEach(input) && pieces.length > 1;
+
+/** Of which piece a value was read: the code after its name, or the only piece that was there. */
+export function pieceRead(name: string, pieces: readonly Coded[]): string | null {
+  const code = name.split(':')[1];
+  return code ?? (pieces.length === 1 ? (pieces[0]?.code ?? null) : null);
 }
+
+/** What was read of the pieces at looks before, with what is read now: a piece that is read again is read anew. */
+export function readSoFar(spec: StepSpec, before: StepValues, values: StepValues): StepValues {
+  const names = new Set(spec.inputs.flatMap((input) => (input.kind === 'temperature' && isOfEach(input) ? [input.name] : [])));
+  const isOf = (name: string) => name.includes(':') && names.has(name.split(':')[0] ?? '');
+  const again = new Set(Object.keys(values).flatMap((name) => (isOf(name) ? [name.split(':')[1]] : [])));
+  const kept = Object.entries(before).filter(([name]) => isOf(name) && !again.has(name.split(':')[1]));
+  return { ...Object.fromEntries(kept), ...values };
+}
+
+/** Pieces of which a gate's inputs were not read at all, where each is to be read by itself. */
+export function unreadPieces(step: StepSpec, gate: Gate, values: StepValues, pieces: readonly Coded[]): string[] {
+  const inputs = step.inputs.filter((input) => gate.inputs.includes(input.name));
+  if (gate.onFail !== 'again' || !inputs.some((input) => isReadOfEach(input, pieces))) return [];
+  return pieces.flatMap(({ code }) => (gate.inputs.some((name) => values[`${name}:${code}`] !== undefined) ? [] : [code]));
+}
+
+/** Gates that a step's values do not pass. An input that was not given passes, but for a piece that nobody read. */
+export function failedGates(step: StepSpec, values: StepValues, pieces: readonly Coded[]): Gate[] {
+  return step.gates.filter((gate) => failing(step, gate, values, pieces).length > 0 || unreadPieces(step, gate, values, pieces).length > 0);
+}
+
+/** Names of the values that do not pass a gate. */
+function failing(step: StepSpec, gate: Gate, values: StepValues, pieces: readonly Coded[]): string[] {
+  return gateNames(step, gate, pieces).filter((name) => fails(gate, values[name]));
+}
+
+const gateNames = (step: StepSpec, gate: Gate, pieces: readonly Coded[]): string[] =>
+  gate.inputs.flatMap((name) => {
+    const input = step.inputs.find((candidate) => candidate.name === name);
+    return input === undefined ? [name] : inputNames(input, pieces);
+  });
 
 function fails(gate: Gate, value: number | string | undefined): boolean {
   if (value === undefined) return false;
@@ -17,16 +60,16 @@ function fails(gate: Gate, value: number | string | undefined): boolean {
   return (gate.max !== undefined && value > gate.max) || (gate.min !== undefined && value < gate.min);
 }
 
-/** Whether an entry closes its step, or was only a look that leaves it open. */
-export function closesStep(step: StepSpec, values: StepValues, reason: string | undefined): boolean {
-  return failedGates(step, values).every((gate) => gate.onFail !== 'again' || passesWithReason(gate, values, reason));
+/** Whether an entry closes its step, or was only a look that leaves it open. A reason closes it over pieces that nobody read. */
+export function closesStep(step: StepSpec, values: StepValues, reason: string | undefined, pieces: readonly Coded[]): boolean {
+  return failedGates(step, values, pieces).every(({ onFail, ...gate }) => onFail === 'reason' || (onFail === 'again' && passesWithReason(step, { onFail, ...gate }, values, reason, pieces)));
 }
 
-function passesWithReason(gate: Gate, values: StepValues, reason: string | undefined): boolean {
+function passesWithReason(step: StepSpec, gate: Gate, values: StepValues, reason: string | undefined, pieces: readonly Coded[]): boolean {
+  if (reason === undefined || reason.trim() === '') return false;
   const from = gate.reasonFrom;
-  if (from === undefined || reason === undefined || reason.trim() === '') return false;
-  return gate.inputs.every((name) => {
+  return failing(step, gate, values, pieces).every((name) => {
     const value = values[name];
-    return typeof value !== 'number' || value >= from;
+    return from !== undefined && (typeof value !== 'number' || value >= from);
   });
 }

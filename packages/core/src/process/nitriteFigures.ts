@@ -4,7 +4,8 @@ import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type NitriteInBrine } from '../cure/nitriteFigure.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import { exactly, minus, over, plus, scaled, times, weighed, type Measured } from '../units/measured.js';
-import { atPull } from '../recipe/nitriteOfRecipe.js';
+import { atPull, coveredFigure } from '../recipe/nitriteOfRecipe.js';
+import { HANDBOOK_RATES, USUAL_RATES } from '../section/uptake.js';
 import { isByTheClock, type BatchDesign } from './batchDesign.js';
 import { inBrine, sum, type BatchFacts, type BrineId, type SheetBrine } from './batchFacts.js';
 import { inWorking } from '../units/figure.js';
@@ -32,8 +33,14 @@ function clockFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
       : `By the pick-up method, ${USUAL_PICK_UP_PERCENT} % taken`,
   );
   const pieces = inBrine(design.pieces, facts);
-  const atPulls = (pieces.length > 0 ? pieces : design.pieces).map(({ section }) =>
-    atPull(section, facts.lyingH, { nitrite: brine.nitrite, all: brine.brine }, meat),
+  const atPulls = (pieces.length > 0 ? pieces : design.pieces).map((piece) =>
+    atPull(
+      { ...piece, massG: facts.greenG[piece.code] ?? piece.greenG },
+      facts.lyingH,
+      { nitrite: brine.nitrite, all: brine.brine },
+      meat,
+      design.diffusivity ?? USUAL_RATES,
+    ),
   );
   const model = atPulls.reduce((a, b) => (b.value > a.value ? b : a));
   const modelDecides = model.value > byPickUp.value;
@@ -79,15 +86,26 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   const pumped = pieces.map(({ code, share }) => pumpedFigure(pickle, share, pieces.length > 1 ? `From the pump, piece ${code}` : 'From the pump'));
   const highest = pumped.reduce((a, b) => (b.value > a.value ? b : a));
   const lowest = pumped.reduce((a, b) => (b.value < a.value ? b : a));
-  const pumpedDecides = highest.value >= even.value - ROUNDING_PPM;
-  const applies = pumpedDecides ? highest : even;
+  const covered = inBrine(design.pieces, facts).map((piece, i) =>
+    coveredFigure(
+      { ...piece, massG: facts.greenG[piece.code] ?? piece.greenG },
+      facts.lyingH,
+      { pickle, share: pieces[i]?.share ?? exactly(0) },
+      { cover, meat: plus(meatDoubt(design, facts), allInjected) },
+      design.diffusivity ?? HANDBOOK_RATES,
+      pieces.length > 1 ? `, piece ${piece.code}` : '',
+    ),
+  );
+  const most = covered.reduce((a, b) => (b.value > a.value ? b : a), highest);
+  const pumpedDecides = highest.value >= most.value - ROUNDING_PPM;
+  const applies = pumpedDecides ? highest : most;
   return {
     applies,
     judgement: judged(design, applies.value, pumpedDecides ? 'pumped' : 'immersion'),
     because: pumpedDecides
-      ? 'What the needle put in is no less than an even share of everything would be, so the pumped figure is judged.'
-      : 'It lies in the cover until even, and that comes to more than the needle put in, so the even figure is judged.',
-    others: [pumpedDecides ? even : highest],
+      ? 'The cover gives up no more than the needle put in, so the pumped figure is judged.'
+      : 'The cover is stronger than what the needle left in the meat: what it gives up until the pull is counted with it, by the model.',
+    others: [even, ...(pumpedDecides ? [] : [highest])],
     lowestPumped: lowest,
   };
 }
@@ -124,7 +142,8 @@ function brineDoubt(design: BatchDesign, facts: BatchFacts, id: BrineId): Nitrit
   return { brine: all, nitrite: scaled(cure, nitriteFraction(design.cure)) };
 }
 
-const meatDoubt = (design: BatchDesign, facts: BatchFacts): Measured => plus(...Object.values(facts.greenG).map((g) => weighed(g, design.meatScaleStepG)));
+const meatDoubt = (design: BatchDesign, facts: BatchFacts): Measured =>
+  plus(...Object.values(facts.greenG).map((g) => weighed(g, design.meatScaleStepG)), exactly(facts.carriedOffG));
 
 function pickUpPercent(facts: BatchFacts): { percent: number; weighed: boolean } {
   const green = sum(facts.greenG);

@@ -220,14 +220,17 @@ describe('a piece that is cut before the brine', () => {
 });
 
 describe('a piece that leaves', () => {
-  test('thrown out of the tub it leaves its cure to the others: what they take up is counted', () => {
+  test('thrown out of the tub it leaves its cure to the others, but for what it took up in a day', () => {
     const hands = new Hands();
     hands.done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
     const cureG = Number((hands.state(0).facts.brines[0]?.cureG ?? 0).toFixed(1));
     hands.done('mix', { waterG: 3000, saltG: 180, sugarG: 70, cureG }, 1).done('meat-in', { brineC: 3 }, 4);
     const whole = hands.state(5).figures.nitrite.applies.value;
     hands.piece({ act: 'dropped', piece: 'B' }, 30, 'Smelt off, thrown away');
-    expect(hands.state(31).figures.nitrite.applies.value / whole).toBeCloseTo(9250 / 7250, 2);
+    const share = hands.state(31).figures.nitrite.applies.value / whole;
+    expect(share).toBeGreaterThan(1.05);
+    expect(share).toBeLessThan(9250 / 7250);
+    expect(hands.state(31).facts.carriedOffG).toBeGreaterThan(300);
     // It has to be weighed no more.
     expect(hands.faults({ kind: 'done', stepId: 'pull', values: { 'pulledG:A': 4150, firmness: 'firm', smell: 'fresh' } }, 220)).toEqual([]);
   });
@@ -237,9 +240,20 @@ describe('a piece that leaves', () => {
     hands.done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
     const cureG = Number((hands.state(0).facts.brines[0]?.cureG ?? 0).toFixed(1));
     hands.done('mix', { waterG: 3000, saltG: 180, sugarG: 70, cureG }, 1).done('meat-in', { brineC: 3 }, 4);
-    hands.piece({ act: 'dropped', piece: 'A' }, 30, 'Smelt off, thrown away');
+    hands.piece({ act: 'dropped', piece: 'A' }, 4.1, 'Smelt off, thrown away');
     expect(hands.state(31).findings.map(({ code }) => code)).toContain('nitrite-over');
     expect(hands.faults({ kind: 'done', stepId: 'pull', values: { 'pulledG:B': 2080, firmness: 'firm', smell: 'fresh' } }, 220)[0]).toMatch(/over the limit/);
+  });
+
+  test('thrown out late it took its share along: the good one is not called overdosed', () => {
+    const hands = new Hands();
+    hands.done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
+    const cureG = Number((hands.state(0).facts.brines[0]?.cureG ?? 0).toFixed(1));
+    hands.done('mix', { waterG: 3000, saltG: 180, sugarG: 70, cureG }, 1).done('meat-in', { brineC: 3 }, 4);
+    const whole = hands.state(5).figures.nitrite.applies.value;
+    hands.piece({ act: 'dropped', piece: 'B' }, 24 * 9, 'Fell on the floor');
+    expect(hands.state(24 * 9 + 1).figures.nitrite.applies.value / whole).toBeLessThan(1.06);
+    expect(hands.state(24 * 9 + 1).facts.brines[0]?.cureG).toBe(cureG);
   });
 
   test('pulled and thrown away it changes no figure of the cure', () => {

@@ -1,3 +1,4 @@
+import { temperatureFault } from '../safety/temperatureBounds.js';
 import { numberFault } from '../units/require.js';
 import type { Piece } from './batchDesign.js';
 import type { EntryFault } from './entryFault.js';
@@ -33,7 +34,6 @@ export type PitEvent =
 const MOST_PROBES = 24;
 const MOST_CHANNEL = 64;
 const MOST_PLACES = 6;
-const CORE_RULE = { min: -10, max: 120, unit: '°C' } as const;
 
 /** What is wrong with an event before it is written; an empty answer means that it may be. */
 export function pitEventFaults(event: PitEvent, pieces: readonly Piece[]): EntryFault[] {
@@ -46,7 +46,7 @@ export function pitEventFaults(event: PitEvent, pieces: readonly Piece[]): Entry
       if (!isPiece(event.piece)) return [{ field: 'event.piece', message: 'This batch has no such piece.' }];
       if (!Array.isArray(event.placesC) || event.placesC.length === 0 || event.placesC.length > MOST_PLACES)
         return [{ field: 'event.placesC', message: `Read between 1 and ${MOST_PLACES} places.` }];
-      return [...event.placesC, ...(event.probeC === undefined ? [] : [event.probeC])].flatMap((C) => temperatureFault('event.placesC', C, CORE_RULE));
+      return [...event.placesC, ...(event.probeC === undefined ? [] : [event.probeC])].flatMap((C) => coreFault('event.placesC', C));
     case 'heard':
     case 'decided':
       return typeof event.alarm === 'string' && /^[a-z0-9-]{2,20}:[A-Za-z0-9-]{1,40}$/.test(event.alarm)
@@ -72,15 +72,22 @@ function probesFaults(probes: unknown, isPiece: (code: unknown) => boolean): Ent
     if (probe.reads !== CHAMBER && !isPiece(probe.reads))
       return [{ field: 'event.probes', message: 'A channel hangs in the chamber or in a piece of this batch.' }];
     if (probe.targetC !== undefined) {
-      const fault = temperatureFault('event.probes', probe.targetC, { min: 30, max: 105, unit: '°C' });
+      const fault = targetFault('event.probes', probe.targetC, { min: 30, max: 105, unit: '°C' });
       if (fault.length > 0) return fault;
     }
   }
   return [];
 }
 
-function temperatureFault(field: string, C: unknown, rule: { min: number; max: number; unit: string }): EntryFault[] {
+function targetFault(field: string, C: unknown, rule: { min: number; max: number; unit: string }): EntryFault[] {
   if (typeof C !== 'number' || !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
   const fault = numberFault(C, rule);
   return fault === null ? [] : [{ field, message: `A temperature ${fault}.` }];
+}
+
+/** A core that no piece on the fire has is asked about where it is typed. */
+function coreFault(field: string, C: unknown): EntryFault[] {
+  if (typeof C !== 'number' || !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
+  const fault = temperatureFault(C, 'core');
+  return fault === null ? [] : [{ field, message: fault.message, temperature: fault }];
 }

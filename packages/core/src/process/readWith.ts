@@ -1,4 +1,4 @@
-import { trueReading } from '../tools/correction.js';
+import { checkAt, trueReading } from '../tools/correction.js';
 import type { ToolCheck, ToolSize } from '../tools/tool.js';
 import type { StepValues } from './logEntry.js';
 import type { PitEvent } from './pitEvent.js';
@@ -10,6 +10,8 @@ export interface ReadWith {
   name: string;
   /** °C by the name of the value; `place1` and so on at the pit */
   shown: Record<string, number>;
+  /** whether it had been held against ice or boiling water by then: its doubt is smaller */
+  isChecked?: boolean;
 }
 
 /** A thermometer in the hand with its checks. */
@@ -36,12 +38,17 @@ export function readValues(
   values: StepValues,
   atMs: number,
 ): { values: StepValues; read: ReadWith } | null {
-  const names = inputs.flatMap((input) => (input.kind === 'temperature' && typeof values[input.name] === 'number' ? [input.name] : []));
+  const temperatures = new Set(inputs.flatMap((input) => (input.kind === 'temperature' ? [input.name] : [])));
+  const names = Object.keys(values).filter((name) => temperatures.has(name.split(':')[0] ?? '') && typeof values[name] === 'number');
   if (names.length === 0) return null;
   const shown = Object.fromEntries(names.map((name) => [name, Number(values[name])]));
+  const isChecked = isCheckedAt(thermometer, atMs);
   const truly = Object.fromEntries(names.map((name) => [name, trulyRead(thermometer, Number(values[name]), atMs)]));
-  return { values: { ...values, ...truly }, read: { tool: thermometer.id, name: thermometer.name, shown } };
+  return { values: { ...values, ...truly }, read: { tool: thermometer.id, name: thermometer.name, shown, isChecked } };
 }
+
+/** Whether what it shows was held against something known by then. */
+const isCheckedAt = ({ checks }: HandThermometer, atMs: number): boolean => checkAt(checks, atMs) !== undefined;
 
 /** The same for a check at the pit. What the probe in the piece read is that probe's own. */
 export function readEvent(thermometer: HandThermometer, event: PitEvent, atMs: number): { event: PitEvent; read: ReadWith } | null {
@@ -49,6 +56,6 @@ export function readEvent(thermometer: HandThermometer, event: PitEvent, atMs: n
   const shown = Object.fromEntries(event.placesC.map((C, i) => [`place${i + 1}`, C]));
   return {
     event: { ...event, placesC: event.placesC.map((C) => trulyRead(thermometer, C, atMs)) },
-    read: { tool: thermometer.id, name: thermometer.name, shown },
+    read: { tool: thermometer.id, name: thermometer.name, shown, isChecked: isCheckedAt(thermometer, atMs) },
   };
 }

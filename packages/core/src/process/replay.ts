@@ -1,10 +1,11 @@
-import { crossingTime, type CoreReading } from '../safety/crossingTime.js';
+import { curedPieces, type PieceCure } from '../course/curedPieces.js';
 import { repumps, type BatchDesign } from './batchDesign.js';
 import { batchFacts, type BatchFacts } from './batchFacts.js';
 import { batchFigures, type BatchFigures } from './batchFigures.js';
 import type { Finding } from '../cure/finding.js';
 import { batchFindings } from './batchFindings.js';
-import { closesStep } from './gates.js';
+import { coolingStates, handReadings, type CoolingState, type HandReading } from './coreEvidence.js';
+import { closesStep, readSoFar } from './gates.js';
 import { standingEntries, type LogEntry, type StandingEntry, type StepValues } from './logEntry.js';
 import { currentDesign } from './replan.js';
 import { planSteps } from './planSteps.js';
@@ -40,6 +41,8 @@ export interface StepState {
   closing: StandingEntry | null;
   /** entries that left it open, in order */
   looks: StandingEntry[];
+  /** what was read of the pieces at all of them: of each what was read last */
+  read: StepValues;
 }
 
 /** Everything that follows from a record at an instant. Nothing of it is stored. */
@@ -63,25 +66,13 @@ export interface BatchState {
   facts: BatchFacts;
   figures: BatchFigures;
   findings: Finding[];
-  /** what the last readings say of the chill gates */
+  /** dose and reach of every piece that lies in the brine, or lay in it */
+  cured: PieceCure[];
+  /** what hands read of each piece's core from the check on the fire on */
+  coreRead: ReadonlyMap<string, readonly HandReading[]>;
+  /** what they prove of the chill gates, piece by piece */
   cooling: CoolingState[];
 }
-
-export interface CoolingState {
-  stepId: string;
-  fromC: number;
-  toC: number;
-  limitH: number;
-  /** ms; when the gate's clock began, null before */
-  startedAt: number | null;
-  /** hours, null while running */
-  tookH: number | null;
-  /** the last reading above the temperature at which the clock begins */
-  lastAbove: CoreReading | null;
-}
-
-/** Ingoing nitrite from which the longer chill gates hold, ppm [FSIS Appendix B, value from memory]. */
-export const CURED_PPM = 100;
 
 const HOUR_MS = 3_600_000;
 
@@ -96,10 +87,11 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const standing = standingEntries(record.entries);
   const design = currentDesign(record.design, process, standing, record.origin?.sharedEntries);
   const specs = planSteps(process, design);
-  const closings = closingEntries(specs, standing);
+  const startsWith = { design, firstGreenG: firstWeights(design, standing), pieceFacts: pieceFacts([record.id, ...(record.origin?.line ?? [])], standing) };
+  const { closings, read } = closingEntries(specs, standing, (at) => piecesAt(startsWith, at));
   const end = standing.find((entry) => entry.kind === 'ended');
   const records = new Map([...closings].flatMap(([id, entry]): [string, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
-  const happened = pieceFacts([record.id, ...(record.origin?.line ?? [])], standing);
+  const happened = greenOnly(startsWith.pieceFacts, closings.get('pump'));
   const metAt = closings.get('meat-in') ?? closings.get('pump');
   const facts = batchFacts(design, records, repumps(design.school) && !closings.has('repump') && !closings.has('pull'), {
     facts: happened,
@@ -126,6 +118,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
         dueAt,
         plannedAt: planned.get(spec.id) ?? startsAt,
         looks: looksAt(spec, standing, closing),
+        read: read.get(spec.id) ?? {},
         status: closing === null ? missedOrComing(spec, specs, closings, due, clock) : closing.kind === 'skipped' ? 'skipped' : 'done',
         urgency: closing === null ? urgency(dueAt, spec.graceH, clock) : 'waiting',
       };
@@ -136,7 +129,20 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const last = steps.at(-1)?.closing;
   const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
   const here = { design, pieceFacts: happened, firstGreenG: facts.firstGreenG };
-  const cooling = coolingStates(specs, standing, leastPpm(figures.nitrite) >= CURED_PPM);
+  const core = closings.get('core');
+  const coreRead = handReadings({ standing, specs, pieces: here });
+  const pieces = piecesAt(here, clock);
+  const cured = once(() => curedPieces(record, { design, facts, figures, steps }));
+  const cooling = once(() =>
+    coolingStates(
+      coolingGatesOf(specs),
+      pieces,
+      coreRead,
+      core === undefined ? null : Date.parse(core.at),
+      (code) => (cured().find((piece) => piece.code === code)?.isCured === true ? 'cured' : 'notCured'),
+    ),
+  );
+  const findings = once(() => batchFindings({ design, process, facts, figures, standing, steps, cured: cured(), cooling: coreRead.size > 0 ? cooling() : [] }));
   return {
     design,
     steps,
@@ -147,12 +153,55 @@ export function replay(record: BatchRecord, now: number): BatchState {
     standing,
     pieceFacts: happened,
     firstGreenG: facts.firstGreenG,
-    pieces: piecesAt(here, clock),
+    pieces,
     facts,
     figures,
-    findings: batchFindings(design, process, facts, figures, standing),
-    cooling,
+    coreRead,
+    // Worked out when it is asked for: what is listed is replayed by the hundred.
+    get findings() {
+      return findings();
+    },
+    get cured() {
+      return cured();
+    },
+    get cooling() {
+      return cooling();
+    },
   };
+}
+
+/** A weight after the needle is never a green weight, whatever was done meanwhile. */
+function greenOnly(facts: readonly PieceFact[], pump: StandingEntry | undefined): PieceFact[] {
+  const pumpedAt = pump === undefined ? Infinity : Date.parse(pump.at);
+  return facts.map((fact) => {
+    if (fact.at < pumpedAt || !('weighsG' in fact.event)) return fact;
+    const { weighsG: _pumpedWeight, ...event } = fact.event;
+    return { ...fact, event };
+  });
+}
+
+/** Work that is done once, when it is first asked for. */
+function once<T>(work: () => T): () => T {
+  let done: { value: T } | null = null;
+  return () => (done ??= { value: work() }).value;
+}
+
+/** Which step is which gate: as it says, else in their order. */
+const coolingGatesOf = (specs: readonly StepSpec[]): { stepId: string; gate: 0 | 1 }[] =>
+  specs
+    .filter(({ cooling }) => cooling !== undefined)
+    .slice(0, 2)
+    .map(({ id, cooling }, i) => ({ stepId: id, gate: cooling?.gate ?? (i === 0 ? 0 : 1) }));
+
+/** What each piece weighed at first, as far as the log says, else as planned. */
+function firstWeights(design: BatchDesign, standing: readonly StandingEntry[]): Record<string, number> {
+  const weigh = standing.find((entry) => entry.kind === 'done' && entry.stepId === 'weigh');
+  return Object.fromEntries(
+    design.pieces.map(({ code, greenG }) => {
+      const weighed = weigh?.kind === 'done' ? weigh.values[`greenG:${code}`] : undefined;
+      return [code, typeof weighed === 'number' ? weighed : greenG];
+    }),
+  );
 }
 
 /** How long it lay in the brine by the log, or will have by the plan; longer where the pull is late. */
@@ -163,25 +212,31 @@ function lyingH(cureDays: number, closings: ReadonlyMap<string, StandingEntry>, 
   return pull === undefined ? Math.max(cureDays * 24, lain) : Math.max(0, lain);
 }
 
-/** What surely went in: where the most that the model allows is judged, the pick-up. The longer chill gates go by it. */
-function leastPpm({ applies, others }: BatchFigures['nitrite']): number {
-  return applies.id === 'nitrite-at-pull'
-    ? Math.min(applies.value, ...others.filter(({ id }) => id === 'nitrite-pick-up').map(({ value }) => value))
-    : applies.value;
-}
-
-/** The entry that closes each step. A step left out takes those that go with it along. */
-function closingEntries(specs: StepSpec[], standing: StandingEntry[]): Map<string, StandingEntry> {
+/**
+ * The entry that closes each step, and what was read up to then of the pieces: one look may read some, the next the others. A step left out
+ * takes those that go with it along.
+ */
+function closingEntries(
+  specs: StepSpec[],
+  standing: StandingEntry[],
+  piecesThen: (at: number) => PieceNow[],
+): { closings: Map<string, StandingEntry>; read: Map<string, StepValues> } {
   const closings = new Map<string, StandingEntry>();
+  const read = new Map<string, StepValues>();
   for (const spec of specs) {
     const skippedWith = spec.skippedWith === undefined ? undefined : closings.get(spec.skippedWith);
-    const closing =
-      skippedWith?.kind === 'skipped'
-        ? skippedWith
-        : standing.find((entry) => 'stepId' in entry && entry.stepId === spec.id && (entry.kind === 'skipped' || closesStep(spec, entry.values, entry.reason)));
+    let soFar: StepValues = {};
+    const closes = (entry: StandingEntry): boolean => {
+      if (!('stepId' in entry) || entry.stepId !== spec.id) return false;
+      if (entry.kind === 'skipped') return true;
+      soFar = readSoFar(spec, soFar, entry.values);
+      return closesStep(spec, soFar, entry.reason, piecesThen(Date.parse(entry.at)));
+    };
+    const closing = skippedWith?.kind === 'skipped' ? skippedWith : standing.find(closes);
     if (closing !== undefined) closings.set(spec.id, closing);
+    read.set(spec.id, soFar);
   }
-  return closings;
+  return { closings, read };
 }
 
 function looksAt(spec: StepSpec, standing: StandingEntry[], closing: StandingEntry | null): StandingEntry[] {
@@ -223,45 +278,4 @@ function withNext(steps: StepState[], ended: boolean): StepState[] {
 function urgency(dueAt: number, graceH: number, now: number): Urgency {
   if (now < dueAt) return 'waiting';
   return now > dueAt + graceH * HOUR_MS ? 'overdue' : 'due';
-}
-
-/** Core readings of a cooling piece: the highest of the last check on the fire, then every one in the cold. */
-export function coolingReadings(specs: readonly StepSpec[], standing: readonly StandingEntry[]): CoreReading[] {
-  const chilling = new Set(specs.filter((spec) => spec.station === 'chill' || spec.id === 'core').map((spec) => spec.id));
-  return standing
-    .flatMap((entry): CoreReading[] => {
-      if (entry.kind !== 'done' || !chilling.has(entry.stepId)) return [];
-      const readings = Object.entries(entry.values).flatMap(([name, value]) => (typeof value === 'number' && /^(coreC|instant\dC)$/.test(name) ? [value] : []));
-      return readings.length === 0 ? [] : [{ at: Date.parse(entry.at), C: Math.max(...readings) }];
-    })
-    .sort((a, b) => a.at - b.at);
-}
-
-/** The end of a gate is a reading, never reckoned: what was not read in time was not shown to be there. */
-function readAtOrBelow(readings: readonly CoreReading[], C: number): number | null {
-  const first = readings.findIndex((reading, i) => reading.C <= C && i > 0 && (readings[i - 1]?.C ?? C) > C);
-  return readings[first]?.at ?? null;
-}
-
-function coolingStates(specs: StepSpec[], standing: StandingEntry[], cured: boolean): CoolingState[] {
-  const readings = coolingReadings(specs, standing);
-  return specs.flatMap((spec): CoolingState[] => {
-    if (spec.cooling === undefined) return [];
-    const { fromC, toC, limitH } = spec.cooling;
-    const to = cured ? toC.cured : toC.uncured;
-    const startedAt = crossingTime(readings, fromC);
-    const reachedAt = readAtOrBelow(readings, to);
-    const tookH = startedAt === null || reachedAt === null ? null : (reachedAt - startedAt) / HOUR_MS;
-    return [
-      {
-        stepId: spec.id,
-        fromC,
-        toC: to,
-        limitH: cured ? limitH.cured : limitH.uncured,
-        startedAt,
-        tookH,
-        lastAbove: readings.findLast((reading) => reading.C > fromC) ?? null,
-      },
-    ];
-  });
 }

@@ -1,3 +1,4 @@
+import type { TemperatureOf } from '../safety/temperatureBounds.js';
 import type { Station } from './station.js';
 
 /** How a batch is dosed. */
@@ -7,7 +8,8 @@ export type SchoolKind = (typeof SCHOOLS)[number];
 /** A number or a choice that a step asks for. With `each`, once for every piece: the value's name is then `name:CODE`. */
 export type StepInput =
   | { kind: 'mass'; name: string; label: string; each?: 'piece'; optional?: boolean; allowZero?: boolean }
-  | { kind: 'temperature'; name: string; label: string; optional?: boolean }
+  /** `of`: what it is read of, which bounds what it can be */
+  | { kind: 'temperature'; name: string; label: string; of?: TemperatureOf; each?: 'piece'; optional?: boolean }
   /** how deep something reaches from the rim of the section, mm */
   | { kind: 'depth'; name: string; label: string; each?: 'piece'; optional?: boolean }
   | { kind: 'choice'; name: string; label: string; optional?: boolean; options: { value: string; label: string }[] };
@@ -32,11 +34,10 @@ export interface Gate {
 /** When a step falls due: hours after another step, or a share of the days of cure after it. */
 export type Anchor = { step: string; h: number } | { step: string; cureShare: number };
 
-/** A cooling gate: the core must fall from one temperature to another in at most so many hours. */
+/** A cooling gate of the rule that a piece's cure asks for: the first, or the second. */
 export interface CoolingGate {
-  fromC: number;
-  toC: { cured: number; uncured: number };
-  limitH: { cured: number; uncured: number };
+  /** 0 or 1; in batches that are older than it the gates stand in their order */
+  gate?: 0 | 1;
   /** what to do when it was not met */
   say: string;
 }

@@ -162,7 +162,8 @@ describe('what a recipe is told', () => {
     ['no cure', { lines: [g('water', 2000), g('table-salt', 100)] }, 'warn no-cure'],
     ['rock salt for a cure', { lines: [g('water', 2000), g('rock-salt', 10)] }, 'warn pink-rock-salt'],
     ['too little', { method: 'even', lines: [g('water', 7000), g('table-salt', 300), g('cure-1', 10)] }, 'warn nitrite-under'],
-    ['more salt than the water holds', { lines: [g('water', 1000), g('table-salt', 500), g('cure-1', 10)] }, 'stop saturated'],
+    ['more salt than the water holds', { lines: [g('water', 2000), g('table-salt', 900), g('cure-1', 10)] }, 'stop saturated'],
+    ['a bag with little water: the meat makes its own liquid', { lines: [g('water', 300), g('table-salt', 150), g('cure-1', 10)] }, 'note own-liquid'],
     ['water with a rub', { method: 'dry', lines: [g('water', 2000), g('table-salt', 150), g('cure-1', 16)] }, 'warn dry-wet'],
     ['no water in a brine', { method: 'even', lines: [g('table-salt', 150), g('cure-1', 16)] }, 'warn no-water'],
     [

@@ -1,3 +1,4 @@
+import { mixFindings } from '../cure/mixFindings.js';
 import { rulesOf, type NitriteJudgement } from '../cure/judgeNitrite.js';
 import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import type { Finding } from '../cure/finding.js';
@@ -80,10 +81,15 @@ export function auditRecipe(p: AuditParams): RecipeAudit {
   const cover = p.coverLines === undefined ? null : bucketOf(p.coverLines, cures);
   const meat = p.meatStepG === undefined ? exactly(p.meatG) : weighed(p.meatG, p.meatStepG);
   const whole = together(p, brine, cover, meat);
-  const figures = figuresOf(p, brine, whole, meat);
+  const figures = figuresOf(p, brine, cover, whole, meat);
   const nitrite = applying(p, figures);
   const salt = saltWhenEven(whole.salt, whole.water, meat);
-  const right = correction(p, brine, cover, nitrite);
+  // More or less of a cure that may not be in it puts nothing right.
+  const forbidden = [...p.lines, ...(p.coverLines ?? [])].some((line) => {
+    const mix = cureMixOf(line.ingredient, cures);
+    return mix !== null && mix.nitritePercent + mix.nitratePercent > 0 && !mayStay(p, mix);
+  });
+  const right = forbidden ? null : correction(p, brine, cover, nitrite);
   const open = [...p.lines, ...(p.coverLines ?? [])].some((line) => (line.alternatives?.length ?? 0) > 0);
   const strength = strengthOf(brine, p.meatG);
   return {
@@ -130,7 +136,13 @@ function verdicts(p: AuditParams, ppm: number): RuleVerdict[] {
 
 /** The mix whose grams are to be changed: the first cure of the recipe, else cure #1. */
 export const mainMix = (p: AuditParams): CureMix =>
-  p.lines.map((line) => cureMixOf(line.ingredient, p.cures)).find((mix) => mix !== null && mix.nitritePercent > 0) ?? p.cures?.[0] ?? CURE_1;
+  p.lines.map((line) => cureMixOf(line.ingredient, p.cures)).find((mix) => mix !== null && mix.nitritePercent > 0 && mayStay(p, mix)) ??
+  p.cures?.find((mix) => mayStay(p, mix)) ??
+  CURE_1;
+
+/** Whether a mix may be kept, and only its grams changed. */
+const mayStay = (p: AuditParams, mix: CureMix): boolean =>
+  mixFindings(mix, p.product, p.method === 'pumped' || p.method === 'pumpAndCover').every(({ level }) => level !== 'stop');
 
 function requireAudit(p: AuditParams): void {
   if (!Array.isArray(p.lines) || p.lines.length === 0) throw new InputError('lines', 'A recipe needs at least one line.');

@@ -1,12 +1,12 @@
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { judgeNitrite, type NitriteJudgement } from '../cure/judgeNitrite.js';
-import { dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures } from '../cure/nitriteFigure.js';
+import { dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type NitriteInBrine } from '../cure/nitriteFigure.js';
 import type { Product } from '../cure/product.js';
 import type { NitriteMethod, RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import { InputError } from '../inputError.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
-import { uptakeFraction } from '../section/uptake.js';
+import { HANDBOOK_RATES, pieceUptake, uptakeFromBath, USUAL_RATES, type SizedPiece, type UptakeRange, type UptakeRates } from '../section/uptake.js';
 import { inWorking, type Figure } from '../units/figure.js';
 import { exactly, over, plus, scaled, times, type Measured } from '../units/measured.js';
 import type { Bucket } from './bucket.js';
@@ -44,7 +44,7 @@ export interface AuditParams {
   aimPpm?: number;
 }
 
-export type PpmBasis = 'pumped' | 'pickUp' | 'equilibrium' | 'dry' | 'atPull';
+export type PpmBasis = 'pumped' | 'pickUp' | 'equilibrium' | 'dry' | 'atPull' | 'covered';
 
 /** What would bring the figure that applies to a target. */
 export interface Correction {
@@ -59,7 +59,7 @@ export interface Correction {
 const EVEN_FROM = 0.5;
 
 export type PpmFigures = Partial<Record<PpmBasis, Figure>>;
-export const BASES: readonly PpmBasis[] = ['pumped', 'pickUp', 'equilibrium', 'dry', 'atPull'];
+export const BASES: readonly PpmBasis[] = ['pumped', 'pickUp', 'equilibrium', 'dry', 'atPull', 'covered'];
 
 export interface Whole {
   nitrite: Measured;
@@ -84,7 +84,7 @@ export function together(p: AuditParams, brine: Bucket, cover: Bucket | null, me
   };
 }
 
-export function figuresOf(p: AuditParams, brine: Bucket, whole: Whole, meat: Measured): PpmFigures {
+export function figuresOf(p: AuditParams, brine: Bucket, cover: Bucket | null, whole: Whole, meat: Measured): PpmFigures {
   const source = { nitrite: brine.nitrite, brine: brine.all };
   const pickUp = p.pickUpPercent ?? USUAL_PICK_UP_PERCENT;
   const label = p.pickUpPercent === undefined ? `By the pick-up method, ${pickUp} % taken` : `By the pick-up method, ${inWorking(pickUp)} % weighed`;
@@ -92,30 +92,85 @@ export function figuresOf(p: AuditParams, brine: Bucket, whole: Whole, meat: Mea
     ...(p.pumpPercent === undefined ? {} : { pumped: pumpedFigure(source, exactly(p.pumpPercent / 100)) }),
     ...(p.method === 'dry' ? {} : { pickUp: pickUpFigure(source, pickUp, label), equilibrium: evenFigure(whole.nitrite, plus(meat, whole.all)) }),
     dry: dryFigure(whole.nitrite, meat),
-    ...(p.section === undefined || p.cureHours === undefined || p.method === 'dry' ? {} : { atPull: atPull(p.section, p.cureHours, whole, meat) }),
+    ...(p.section === undefined || p.cureHours === undefined || p.method === 'dry' ? {} : { atPull: atPull({ section: p.section, massG: p.meatG }, p.cureHours, whole, meat) }),
+    ...coveredIn(p, brine, cover, meat),
   };
 }
 
 /**
- * The most that a piece can have taken from the cover at the pull, by the model: brine at its first strength all the time, and
- * never more than the even figure [M].
+ * The most that a piece can have taken from the cover at the pull, by the model: brine at its first strength all the time, through ends
+ * and edges too, and never more than the even figure [M]. Its doubt holds meat that takes up fast.
  */
-export function atPull(section: Section, hours: number, whole: Pick<Whole, 'nitrite' | 'all'>, meat: Measured): Figure {
-  const share = uptakeFraction(section, hours);
-  const fromEndless = scaled(over(whole.nitrite, whole.all), share * 1e6);
+export function atPull(
+  piece: SizedPiece,
+  hours: number,
+  whole: Pick<Whole, 'nitrite' | 'all'>,
+  meat: Measured,
+  rates: UptakeRates = USUAL_RATES,
+): Figure {
+  const shareAt = (diffusivity: number) => pieceUptake(piece, hours, diffusivity);
+  const share = shareAt(rates.value);
+  const endless = scaled(over(whole.nitrite, whole.all), 1e6);
   const even = scaled(over(whole.nitrite, plus(meat, whole.all)), 1e6);
-  const least = (key: keyof Measured) => Math.min(fromEndless[key], even[key]);
   return {
-    value: least('value'),
-    low: least('low'),
-    high: least('high'),
+    value: Math.min(endless.value * share, even.value),
+    low: Math.min(endless.low * share, even.low),
+    high: Math.min(endless.high * shareAt(rates.high), even.high),
     id: 'nitrite-at-pull',
     label: `By the model after ${inWorking(hours / 24)} days, at most`,
     unit: 'ppm',
-    base: 'of meat, as a mean over its section',
+    base: 'of meat, as a mean over the piece',
     formula: 'nitrite ÷ brine × share taken up × 1 000 000, at most the even figure',
     working: `${inWorking(whole.nitrite.value)} g ÷ ${inWorking(whole.all.value)} g × ${inWorking(share)} × 1 000 000`,
-    source: 'Crank, The Mathematics of Diffusion, constant edge; diffusivity 3 × 10^-10 m²/s is a modelling choice',
+    source: `Crank, The Mathematics of Diffusion, from memory, constant edge, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
+  };
+}
+
+/** What needle and tub give together, where it is said how thick it is and how long it lies: the tub holds what was not pumped, or a cover of its own. */
+function coveredIn(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Measured): PpmFigures {
+  if (p.method !== 'pumpAndCover' || p.section === undefined || p.cureHours === undefined || p.pumpPercent === undefined) return {};
+  const share = exactly(p.pumpPercent / 100);
+  const injected = times(meat, share);
+  const left = Math.max(0, 1 - injected.value / brine.all.value);
+  const tub = cover === null ? { nitrite: scaled(brine.nitrite, left), brine: scaled(brine.all, left) } : { nitrite: cover.nitrite, brine: cover.all };
+  if (tub.brine.low <= 0) return {};
+  const needle = { pickle: { nitrite: brine.nitrite, brine: brine.all }, share };
+  return { covered: coveredFigure({ section: p.section, massG: p.meatG }, p.cureHours, needle, { cover: tub, meat: plus(meat, injected) }, HANDBOOK_RATES) };
+}
+
+/**
+ * Pumped and covered: what the needle put in, and what a stronger cover gives up until the pull, by the model, bounded by the mass balance
+ * of the tub. Never less than the needle put in: what goes over into the cover had gone in.
+ *
+ * @param needle the pickle, and how much of the green weight was pumped, 0 to 1
+ * @param tub the cover, and what lies in it, the pumped brine counted
+ */
+export function coveredFigure(
+  piece: SizedPiece,
+  hours: number,
+  needle: { pickle: NitriteInBrine; share: Measured },
+  tub: { cover: NitriteInBrine; meat: Measured },
+  rates: UptakeRange,
+  of = '',
+): Figure {
+  const { pickle, share } = needle;
+  const pumped = pumpedFigure(pickle, share);
+  const inMeat = pumped.value / (1 + share.value);
+  const inCover = (tub.cover.nitrite.value / tub.cover.brine.value) * 1e6;
+  const meatPerBath = tub.meat.value / tub.cover.brine.value;
+  const at = (diffusivity: number) => Math.max(0, inCover - inMeat) * uptakeFromBath(piece, hours, meatPerBath, diffusivity);
+  const given = at(rates.value);
+  return {
+    value: Math.max(pumped.value, inMeat + given),
+    low: Math.max(pumped.low, (pumped.low / (1 + share.high)) + at(rates.low)),
+    high: Math.max(pumped.high, pumped.high / (1 + share.low) + at(rates.high)),
+    id: 'nitrite-covered',
+    label: `From needle and cover after ${inWorking(hours / 24)} days${of}`,
+    unit: 'ppm',
+    base: 'of the pumped meat, as a mean over the piece',
+    formula: 'from the pump + (cover − meat) × share taken up by the pull',
+    working: `${inWorking(inMeat)} ppm + (${inWorking(inCover)} ppm − ${inWorking(inMeat)} ppm) × ${inWorking(given / Math.max(1e-9, inCover - inMeat))}`,
+    source: `Mass balance of the tub; Crank, The Mathematics of Diffusion, from memory, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
   };
 }
 
@@ -133,6 +188,10 @@ function basisOf(p: AuditParams, figures: PpmFigures): [PpmBasis, string] {
     case 'pumped':
       return ['pumped', 'It is pumped and not covered, so what the needle put in is judged.'];
     case 'pumpAndCover':
+      if (figures.covered !== undefined)
+        return figures.covered.value > (figures.pumped?.value ?? 0)
+          ? ['covered', 'The cover is stronger than what the needle left in the meat: what it gives up until the pull is counted with it, by the model.']
+          : ['pumped', 'The cover gives up no more than the needle put in, so the pumped figure is judged.'];
       return (figures.pumped?.value ?? 0) >= (figures.equilibrium?.value ?? 0)
         ? ['pumped', 'What the needle put in is no less than an even share of everything would be, so the pumped figure is judged.']
         : ['equilibrium', 'It lies in the cover until even, and that comes to more than the needle put in, so the even figure is judged.'];
@@ -147,11 +206,12 @@ function basisOf(p: AuditParams, figures: PpmFigures): [PpmBasis, string] {
   }
 }
 
-function immersionBasis({ section, cureHours }: AuditParams, figures: PpmFigures): [PpmBasis, string] {
+function immersionBasis(p: AuditParams, figures: PpmFigures): [PpmBasis, string] {
+  const { section, cureHours } = p;
   if (section === undefined || cureHours === undefined) {
     return ['equilibrium', 'It is not said how long it lies. Left until even it comes to this; pulled early, to no less than the pick-up figure.'];
   }
-  const share = uptakeFraction(section, cureHours);
+  const share = pieceUptake({ section, massG: p.meatG }, cureHours);
   const taken = `After ${inWorking(cureHours / 24)} days a piece like this has taken up some ${Math.round(share * 100)} % of what it can, by the model`;
   return share >= EVEN_FROM ? ['equilibrium', `${taken}: nearer to even than not, so everything in the tub is counted.`] : clockBasis(figures, taken);
 }
@@ -168,7 +228,8 @@ function bearsOn(method: CureMethod, basis: PpmBasis): boolean {
   if (method === 'dry') return basis === 'dry';
   if (basis === 'dry') return false;
   if (method === 'even') return basis === 'pickUp' || basis === 'equilibrium';
-  if (method === 'pumped' || method === 'pumpAndCover') return basis === 'pumped' || basis === 'equilibrium';
+  if (method === 'pumped' || method === 'pumpAndCover') return basis === 'pumped' || basis === 'equilibrium' || basis === 'covered';
+  if (basis === 'covered') return false;
   return basis !== 'pumped';
 }
 
@@ -192,7 +253,8 @@ export function targetPpm(p: AuditParams, { floor, limit }: NitriteJudgement): n
 }
 
 /** One figure of a changed recipe, as a bare number. */
-function figureOf(id: string, p: AuditParams, brine: Bucket, whole: Whole, meat: Measured): number {
+function figureOf(id: string, p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Measured): number {
+  const whole = together(p, brine, cover, meat);
   const inBrine = brine.nitrite.value / brine.all.value;
   const even = whole.nitrite.value / (meat.value + whole.all.value);
   switch (id) {
@@ -203,7 +265,9 @@ function figureOf(id: string, p: AuditParams, brine: Bucket, whole: Whole, meat:
     case 'nitrite-dry':
       return (whole.nitrite.value / meat.value) * 1e6;
     case 'nitrite-at-pull':
-      return p.section === undefined ? even * 1e6 : Math.min(even, (whole.nitrite.value / whole.all.value) * uptakeFraction(p.section, p.cureHours ?? 0)) * 1e6;
+      return p.section === undefined ? even * 1e6 : Math.min(even, (whole.nitrite.value / whole.all.value) * pieceUptake({ section: p.section, massG: p.meatG }, p.cureHours ?? 0)) * 1e6;
+    case 'nitrite-covered':
+      return coveredIn(p, brine, cover, meat).covered?.value ?? even * 1e6;
     default:
       return even * 1e6;
   }
@@ -222,7 +286,7 @@ export function correction(p: AuditParams, brine: Bucket, cover: Bucket | null, 
     });
     const meat = exactly(p.meatG);
     const changed = more(brine);
-    return figureOf(applies.id, p, changed, together(p, changed, cover === null ? null : more(cover), meat), meat);
+    return figureOf(applies.id, p, changed, cover === null ? null : more(cover), meat);
   };
   let factor = ppm / applies.value;
   for (let i = 0; i < 8; i += 1) {

@@ -8,6 +8,13 @@ const LEVEL = '(?:(level|scant|heaped|heaping|rounded|generous)\\s+)?';
 const SYSTEM = '(?:(us|u\\.s\\.|american|imperial|imp\\.?|uk|british)\\s+)?';
 export const AMOUNT = new RegExp(`(${NUMBER})(?:\\s*(?:-|–|—|\\bto\\b|\\bor\\b)\\s*(${NUMBER}))?\\s*${LEVEL}${SYSTEM}(?:(${UNITS})(?![\\p{L}])\\.?)?`, 'iu');
 
+/** An amount with its measure, wherever it stands in a line. */
+export const MEASURED = new RegExp(`${NUMBER}\\s*${LEVEL}${SYSTEM}(?:${UNITS})(?![\\p{L}])`, 'giu');
+
+/** `2.5 g per kg` says nothing until it is multiplied: never taken as 2.5 g. */
+export const RATE =
+  /\d[^\n]*(?:\bper\b|[a-z]\s*\/|\beach\b|\bevery\b)\s*(?:\d+\s*)?(?:kg|kilos?|kilograms?|lbs?|pounds?|l|lit(?:er|re)s?|gal(?:lon)?s?|quarts?|qts?)\b/i;
+
 /** One amount of a line, as far as it is certain. */
 export interface Amount {
   value: number;
@@ -24,8 +31,9 @@ export function amountsOf(match: RegExpExecArray, answers: Answers, asked: Set<Q
   const measure = measureOf(unit);
   const heaped = level === undefined ? null : !/level|scant/i.test(level);
   const from_ = system === undefined ? null : /us|u\.s|amer/i.test(system) ? ('us' as const) : ('imperial' as const);
-  return numbersOf(from, answers, asked).map((value): Amount => {
-    const end = to === undefined ? value : (numbersOf(to, answers, asked)[0] ?? Number.NaN);
+  const small = unit === undefined || SMALL.test(unit);
+  return numbersOf(from, answers, asked, small).map((value): Amount => {
+    const end = to === undefined ? value : (numbersOf(to, answers, asked, small)[0] ?? Number.NaN);
     // `1-1/2` is one and a half, not one to a half.
     const mixed = to !== undefined && /\d\s*-\s*\d+\s*[/⁄]/.test(whole) && end < 1 && Number.isInteger(value);
     const low = mixed ? value + end : Math.min(value, end);
@@ -34,7 +42,10 @@ export function amountsOf(match: RegExpExecArray, answers: Answers, asked: Set<Q
   });
 }
 
-function numbersOf(text: string, answers: Answers, asked: Set<QuestionId>): number[] {
+/** Measures of which a thousand may well be meant. */
+const SMALL = /^(?:g|gr|gms?|grams?|grammes?|mls?|cc|millilit(?:er|re)s?)$/i;
+
+function numbersOf(text: string, answers: Answers, asked: Set<QuestionId>, small: boolean): number[] {
   const plain = text
     .replace(/(\d)[\u00a0\u202f]/g, '$1 ')
     .replace(/(\d) (?=\d{3}\b(?!\s*[/⁄]))/g, '$1')
@@ -44,6 +55,12 @@ function numbersOf(text: string, answers: Answers, asked: Set<QuestionId>): numb
     asked.add('comma');
     if (answers.comma === 'thousands') return [read('.')];
     if (answers.comma === 'decimal') return [read(',')];
+    return [read('.'), read(',')];
+  }
+  if (small && /^[1-9]\d{0,2}\.\d{3}$/.test(plain)) {
+    asked.add('comma');
+    if (answers.comma === 'thousands') return [read(',')];
+    if (answers.comma === 'decimal') return [read('.')];
     return [read('.'), read(',')];
   }
   const lastComma = plain.lastIndexOf(',');

@@ -1,6 +1,6 @@
 import type { CureMix } from '../ingredients/cureMix.js';
 import { convert, type Unit } from '../units/convert.js';
-import { AMOUNT, amountsOf, amountWords, withoutLabels, type Amount } from './readAmount.js';
+import { AMOUNT, amountsOf, amountWords, RATE, withoutLabels, type Amount } from './readAmount.js';
 import type { RecipeLine } from './recipeLine.js';
 import { LONGEST_LINE, segmentsOf } from './recipeSegments.js';
 import { INGREDIENT_WORDS, QUESTIONS, type Answers, type Measure, type Named, type Question, type QuestionId } from './words.js';
@@ -54,10 +54,6 @@ export function readRecipe(text: string, answers: Answers = {}, own: readonly Cu
 /** Which questions of a recipe still have no answer that is one of theirs. */
 export const openQuestions = (recipe: ReadRecipe, answers: Answers): Question[] =>
   recipe.questions.filter((question) => !question.options.some((option) => option.value === answers[question.id]));
-
-/** `2.5 g per kg` says nothing until it is multiplied: never taken as 2.5 g. */
-const RATE =
-  /\d[^\n]*(?:\bper\b|[a-z]\s*\/|\beach\b|\bevery\b)\s*(?:\d+\s*)?(?:kg|kilos?|kilograms?|lbs?|pounds?|l|lit(?:er|re)s?|gal(?:lon)?s?|quarts?|qts?)\b/i;
 
 function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own: readonly CureMix[]): ReadLine & { meatG?: number } {
   if (text.length > LONGEST_LINE) return { text, line: null, fault: 'That line is too long to be read. Break it up.', needed: true };

@@ -3,10 +3,9 @@ import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import { mixFindings } from '../cure/mixFindings.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import type { CureMix } from '../ingredients/cureMix.js';
-import type { Section } from '../section/section.js';
-import { uptakeFraction } from '../section/uptake.js';
+import { LEAN_DIFFUSIVITY, pieceUptake, type SizedPiece } from '../section/uptake.js';
 import { unitKind } from '../units/convert.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { besideBound, inWorking, type Figure } from '../units/figure.js';
 import type { Measured } from '../units/measured.js';
 
 import type { Bucket, Strength } from './bucket.js';
@@ -62,7 +61,7 @@ function doseFindings(c: Case): Finding[] {
   const bare = isBare(params);
   const pickUp = c.figures.pickUp?.value ?? 0;
   if (verdict === 'over' && (!bare || pickUp > limit)) {
-    found.push(stop('nitrite-over', `${shown(applies.value)} ppm is over the limit of ${limit} ppm.${outBy(c, limit)} ${remedy(c, right)}`));
+    found.push(stop('nitrite-over', `${besideBound(applies.value, limit)} ppm is over the limit of ${limit} ppm.${outBy(c, limit)} ${remedy(c, right)}`));
   } else if (verdict === 'over') {
     found.push(
       warn(
@@ -72,7 +71,7 @@ function doseFindings(c: Case): Finding[] {
     );
   } else if (verdict === 'under') {
     found.push(
-      warn('nitrite-under', `${shown(applies.value)} ppm is under the floor of ${floor} ppm: it would look cured and not be protected. ${remedy(c, right)}`),
+      warn('nitrite-under', `${besideBound(applies.value, floor)} ppm is under the floor of ${floor} ppm: it would look cured and not be protected. ${remedy(c, right)}`),
     );
   }
   if (verdict === 'ok') {
@@ -131,6 +130,13 @@ function methodFindings(c: Case): Finding[] {
   const { params, nitrite, figures } = c;
   const { limit } = nitrite.judgement;
   const found: Finding[] = [];
+  if (params.method === 'dry' && limit > WITHIN_WEEKS_PPM && nitrite.judgement.verdict === 'ok' && nitrite.applies.value > WITHIN_WEEKS_PPM)
+    found.push(
+      warn(
+        'dry-limit',
+        `${shown(nitrite.applies.value)} ppm: the limit of ${limit} ppm is for meat that is cured dry for a long time. Where it is cooked within weeks stay at ${WITHIN_WEEKS_PPM} ppm.`,
+      ),
+    );
   const even = figures.equilibrium?.value ?? 0;
   const pumped = figures.pumped?.value;
   if (byClock(c) && !c.open && nitrite.judgement.verdict !== 'over' && even > limit) {
@@ -172,19 +178,19 @@ const byClock = ({ nitrite }: Case): boolean => nitrite.applies.id === 'nitrite-
 /** When it must be out, where that is known and matters. */
 function outBy(c: Case, limit: number): string {
   if (c.params.section === undefined || !byClock(c)) return '';
-  const day = lastDay(c.params.section, c, limit);
+  const day = lastDay({ section: c.params.section, massG: c.params.meatG }, c, limit);
   return day === null ? '' : ` By the model it must be out by day ${day.toFixed(1)}.`;
 }
 
 /** The day on which the model's upper bound passes the limit, or null where it never does within 60 days. */
-function lastDay(section: NonNullable<AuditParams['section']>, c: Case, limit: number): number | null {
+function lastDay(piece: SizedPiece, c: Case, limit: number): number | null {
   const whole = c.cover ?? c.brine;
-  return lastDayUnder(section, (whole.nitrite.value / whole.all.value) * 1e6, limit);
+  return lastDayUnder(piece, (whole.nitrite.value / whole.all.value) * 1e6, limit);
 }
 
 /** The last day, to a tenth, at which a piece in an endless brine of so many ppm is not over a limit by the model; null where it never is within sixty. */
-export function lastDayUnder(section: Section, endless: number, limit: number): number | null {
-  const over = (days: number) => endless * uptakeFraction(section, days * 24) > limit;
+export function lastDayUnder(piece: SizedPiece, endless: number, limit: number, diffusivity = LEAN_DIFFUSIVITY): number | null {
+  const over = (days: number) => endless * pieceUptake(piece, days * 24, diffusivity) > limit;
   if (!over(60)) return null;
   let low = 0;
   let high = 60;
@@ -196,12 +202,20 @@ export function lastDayUnder(section: Section, endless: number, limit: number): 
   return Math.floor(low * 10) / 10;
 }
 
+/** A bag with less water than this share of the meat lives on what the meat gives [M]. */
+const OWN_LIQUID_SHARE = 0.15;
+
 function brineFindings({ strength, params, brine }: Case): Finding[] {
   if (strength === null) {
     return params.method === 'dry' ? [] : [warn('no-water', 'There is no water in it: it is a rub. Say so under how it is used, or add the water.')];
   }
   const found: Finding[] = [];
-  if (strength.undissolvedG > 0) {
+  // Meat makes its own liquid: a rub, or a bag with little water, is not bound by what its water holds.
+  const draws = params.method === 'dry' || (params.method !== 'pumped' && params.method !== 'pumpAndCover' && brine.water.value < OWN_LIQUID_SHARE * params.meatG);
+  if (strength.undissolvedG > 0 && draws) {
+    if (params.method !== 'dry')
+      found.push(note('own-liquid', 'More salt than this water holds at first: in a bag the meat draws it and makes its own liquid. Turn it daily, so that it dissolves.'));
+  } else if (strength.undissolvedG > 0) {
     found.push(
       stop(
         'saturated',
@@ -244,6 +258,9 @@ function lineFindings(c: Case): Finding[] {
 }
 
 const names = (lines: readonly RecipeLine[]): string => lines.map((line) => line.name ?? line.ingredient).join(', ');
+
+/** What is cooked within weeks has this limit when it is cured wet, ppm: a dry rub has no reason to hold more [M]. */
+const WITHIN_WEEKS_PPM = 200;
 
 /** One place, never rounded across a bound. */
 const shown = (value: number): string => inWorking(Number(value.toFixed(1)));

@@ -1,4 +1,4 @@
-import { AMOUNT, NUMBER } from './readAmount.js';
+import { AMOUNT, MEASURED, NUMBER, RATE } from './readAmount.js';
 import { DESCRIBING } from './words.js';
 
 export const MOST_RECIPE_LINES = 60;
@@ -33,6 +33,10 @@ const partWords = (part: string): string =>
 
 /** `2 cups salt and 1 cup sugar` are two lines; `1 cup plus 2 tbsp salt` is one. */
 function splitSums(words: string): string[] {
+  return splitThings(words).flatMap(sumsOf);
+}
+
+function sumsOf(words: string): string[] {
   const parts = words.split(SECOND_THING);
   const lines: string[] = [];
   let carried = '';
@@ -48,5 +52,25 @@ function splitSums(words: string): string[] {
   if (carried !== '') lines.push(carried);
   return lines;
 }
+
+/** Words between two amounts that join them into one thing. */
+const JOINING = /^(?:plus|and|or|to|of|about|roughly|with|by|x|times|a|an|the|up|at|level|heaped|heaping|scant|rounded|us|imperial|uk|american|british)$/i;
+
+/** `4 L water 100 g salt 30 g cure` are three things: a line is cut before each amount with its measure, or after it where the names come first. */
+function splitThings(words: string): string[] {
+  if (RATE.test(words) || words.includes('(')) return [words];
+  const found = [...words.matchAll(MEASURED)];
+  const [first] = found;
+  if (first === undefined || found.length < 2) return [words];
+  const nameFirst = named(words.slice(0, first.index));
+  const cuts = found.slice(1).flatMap((match, i) => {
+    const before = found[i];
+    const end = before === undefined ? 0 : before.index + before[0].length;
+    return named(words.slice(end, match.index)) ? [nameFirst ? end : match.index] : [];
+  });
+  return [0, ...cuts].map((from, i) => words.slice(from, cuts[i]).trim()).filter((part) => part !== '');
+}
+
+const named = (text: string): boolean => (text.match(/\p{L}{3,}/gu) ?? []).some((word) => !JOINING.test(word));
 
 const SECOND_THING = new RegExp(`\\s+(?:and|plus|&|\\+)\\s+(?=${NUMBER})`, 'iu');

@@ -64,6 +64,8 @@ export const QUESTIONS: Readonly<Record<QuestionId, Question>> = {
       { value: 'curing-salt-0.5', label: 'Curing salt 0.5 %' },
       { value: 'curing-salt-0.6', label: 'Curing salt 0.6 %' },
       { value: 'ready-mix', label: 'Ready mix' },
+      { value: 'saltpetre', label: 'Saltpetre, nitrate alone' },
+      { value: 'flavouring', label: 'No cure: no nitrite, no nitrate' },
     ],
   },
   'pink-salt': {
@@ -77,7 +79,7 @@ export const QUESTIONS: Readonly<Record<QuestionId, Question>> = {
   },
   comma: {
     id: 'comma',
-    ask: 'Is 1,500 one thousand five hundred, or one and a half?',
+    ask: 'Is 1,500 (or 1.500) one thousand five hundred, or one and a half?',
     options: [
       { value: 'thousands', label: 'One thousand five hundred' },
       { value: 'decimal', label: 'One and a half' },
@@ -110,14 +112,21 @@ export const MEASURE_WORDS: readonly (readonly [pattern: string, measure: Measur
   ['pinch(?:es)?|dash(?:es)?|handfuls?|cloves?|sprigs?|leaf|leaves|sticks?|bunch(?:es)?|heads?|pieces?|packets?|bags?|stalks?|drops?|slices?', { count: true }],
 ];
 
+/**
+ * Words that may name a cure, in several tongues, by E number, or made of celery [T]: asked about, never taken for a flavouring. Powder
+ * alone, or with salt, cure or tint: garlic, onion, mustard and pepper powder are none.
+ */
+export const MAY_CURE =
+  /\b(?:cures?|curing|cure mix)\b|nitrit|nitrat|p(?:ö|oe)kel|\bsel\s+ros[ée]?\b|\bsal\s+(?:rosa|curante|de cura)\b|\btint(?:ed)?\b|\be\s?-?\s?2(?:49|50|51|52)\b|\bcelery\s+(?:powder|juice)\b|\b(?:powder(?:ed)?\s+celery)\b|\bvegetable\s+(?:cure|juice powder)\b|^\s*(?:the\s+|pink\s+|white\s+)?powder\s*$|\b(?:salt|cure|tint)\s+powder\b/;
+
 /** Which ingredient a line is about: the first pattern that is found. A question where the words leave it open. */
 export type Named = { ingredient: string } | { ask: 'salt' | 'coarse-salt' | 'cure' | 'pink-salt' } | { meat: true };
 
 export const INGREDIENT_WORDS: readonly (readonly [pattern: RegExp, named: Named])[] = [
   [/\b(garlic|celery|onion|seasoned|smoked)\s+salt\b/, { ingredient: 'salty-flavouring' }],
   [/\bsoy\b|\bmiso\b|\bstock cube/, { ingredient: 'salty-flavouring' }],
-  [/\bsalt\s?pet(er|re)\b|\b(potassium|sodium)\s+nitrate\b/, { ingredient: 'saltpetre' }],
-  [/\bsodium\s+nitrite\b|\bpure\s+nitrite\b/, { ingredient: 'sodium-nitrite' }],
+  [/\bsalt\s?pet(er|re)\b|\bsalp(e|ê)t(er|re)\b|\bsalitre\b|\bnitre\b|\b(potassium|sodium)\s+nitrate\b/, { ingredient: 'saltpetre' }],
+  [/\bsodium\s+nitrite\b(?!.*\bsalt\b)|\bpure\s+nitrite\b/, { ingredient: 'sodium-nitrite' }],
   [/\b0[.,]50?\s?%|\b0[.,]50?\s?percent/, { ingredient: 'curing-salt-0.5' }],
   [/\b0[.,]60?\s?%|\b0[.,]60?\s?percent/, { ingredient: 'curing-salt-0.6' }],
   [/\b(cure|curing|pink|tinted|nitrite)\b.*?(#|\bno\.?\s*|\bnr\.?\s*|\bnumber\s*|\s)\s*(1|one)\b|#\s*1\b.*\b(cure|curing|pink)/, { ingredient: 'cure-1' }],
@@ -125,7 +134,7 @@ export const INGREDIENT_WORDS: readonly (readonly [pattern: RegExp, named: Named
   [/\bpink\s+rock\s+salt\b|\brock\s+salt\b/, { ingredient: 'rock-salt' }],
   [/\b(ready|complete|premixed|pre-mixed|ham|bacon|pastrami)\s+(cure|curing|mix|brine mix)\b|\bbrine mix\b/, { ingredient: 'ready-mix' }],
   [/\bpink\s+salt\b/, { ask: 'pink-salt' }],
-  [/\b(cure|curing|nitrite|cure mix)\b/, { ask: 'cure' }],
+  [MAY_CURE, { ask: 'cure' }],
 
   [/\bice[- ](cold )?water\b/, { ingredient: 'water' }],
   [/\bice\b/, { ingredient: 'ice' }],

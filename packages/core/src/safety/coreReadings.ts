@@ -7,9 +7,15 @@ export interface TimedReading {
   C: number;
 }
 
-/** Readings further apart than this leave a gap, s; where a log is sparser by its nature, three times its usual distance. */
+/** A core temperature at an instant. */
+export interface CoreReading {
+  /** ms since the epoch */
+  at: number;
+  C: number;
+}
+
+/** Readings further apart than this leave a gap, s. */
 export const GAP_S = 900;
-const GAP_SHARE = 3;
 
 /**
  * Readings in order of time, each instant once.
@@ -32,14 +38,24 @@ export interface ReadingPair {
   isGap: boolean;
 }
 
-/** Readings two by two. What nobody read between two of them is a gap where they lie much further apart than the others. */
-export function readingPairs(readings: readonly TimedReading[]): ReadingPair[] {
+/** Readings two by two. What nobody read between two of them is a gap. */
+export function readingPairs(readings: readonly TimedReading[], mostGapS = GAP_S): ReadingPair[] {
   const pairs = readings.slice(1).flatMap((to, i): Omit<ReadingPair, 'isGap'>[] => {
     const from = readings[i];
     return from === undefined ? [] : [{ from, to }];
   });
-  const long = pairs.map(({ from, to }) => to.s - from.s).sort((a, b) => a - b);
-  const usual = long[Math.floor((long.length - 1) / 2)] ?? 0;
-  const most = Math.max(GAP_S, GAP_SHARE * usual);
-  return pairs.map((pair) => ({ ...pair, isGap: pair.to.s - pair.from.s > most }));
+  return pairs.map((pair) => ({ ...pair, isGap: pair.to.s - pair.from.s > mostGapS }));
 }
+
+/** A logger that reads seldom by its nature leaves a gap after three times its usual distance, s; never more than two hours are taken for read. */
+export function loggerGapS(readings: readonly TimedReading[]): number {
+  const long = readings
+    .slice(1)
+    .map(({ s }, i) => s - (readings[i]?.s ?? s))
+    .sort((a, b) => a - b);
+  const usual = long[Math.floor((long.length - 1) / 2)] ?? 0;
+  return Math.min(LONGEST_GAP_S, Math.max(GAP_S, GAP_SHARE * usual));
+}
+
+const GAP_SHARE = 3;
+const LONGEST_GAP_S = 7200;

@@ -1,4 +1,7 @@
-import { readingPairs, requireReadings, type TimedReading } from './coreReadings.js';
+import { thicknessMm, type Section } from '../section/section.js';
+import { requireNumber } from '../units/require.js';
+import { GAP_S, requireReadings, type TimedReading } from './coreReadings.js';
+import { ANY_FIRE, ASSUMED_MM, countedReadings, type Around, type NotCounted } from './countedReadings.js';
 
 export interface Lethality {
   /** 1 is done: 6.5 log Salmonella */
@@ -7,8 +10,37 @@ export interface Lethality {
   reachedAtS: number | null;
   /** times that nobody read: nothing is counted for them */
   gaps: { fromS: number; toS: number }[];
-  /** the sum at each reading */
+  /** the sum at each counted reading */
   course: { s: number; sum: number }[];
+  /** readings that are kept and prove nothing, with the reason */
+  notCounted: NotCounted[];
+}
+
+export interface LethalityParams {
+  /** the piece; a slab 40 mm thick when not given */
+  section?: Section;
+  /** what is around it, as it was read: a chamber that stays hotter than the core proves the time between two readings */
+  chamber?: readonly TimedReading[];
+  /** when the heat ended; from then on each reading counts for a rest as well. The heat is on throughout when not given, and no rest counts */
+  heatOnUntilS?: number;
+  /** the rest ended so, in the cold or in a bath; a quarter of an hour of rest counts when not given */
+  restUntilS?: number;
+  /** a thermostat holds the heat: four hours between two readings instead of one */
+  isThermostat?: boolean;
+  /** the thermometer's doubt, °C: taken off every reading */
+  doubtC?: number;
+  /** readings at most so far apart prove the time between them by themselves, s */
+  maxGapS?: number;
+  /** when the probe was seated anew */
+  seatedS?: readonly number[];
+  /** by which times it is done; the FSIS table when not given */
+  table?: LethalityTable;
+}
+
+/** Seconds by temperature, °F, in rising order; from `atOnceF` on it is done at once. Between two of the table log t is linear in T. */
+export interface LethalityTable {
+  readonly secondsByF: readonly (readonly [F: number, seconds: number])[];
+  readonly atOnceF: number;
 }
 
 /** Seconds at a core temperature, °F, for 6.5 log Salmonella [P: FSIS Cooking Guideline, revised Appendix A; values from memory]. */
@@ -45,83 +77,114 @@ const SECONDS: readonly (readonly [F: number, seconds: number])[] = [
   [157, 14],
 ];
 export const LETHALITY_TABLE: readonly (readonly [F: number, seconds: number])[] = [...MINUTES.map(([F, minutes]) => [F, minutes * 60] as const), ...SECONDS];
-const FIRST_F = 130;
-/** From here on it is done at once. */
+/** From here on it is done at once, °F. */
 const AT_ONCE_F = 158;
+export const FSIS_TABLE: LethalityTable = { secondsByF: LETHALITY_TABLE, atOnceF: AT_ONCE_F };
 
 const fahrenheit = (C: number): number => (C * 9) / 5 + 32;
 /** Readings are given to a hundredth: 54.44 °C is 130 °F. */
 const ROUNDING_F = 0.01;
 
-/** Seconds that it takes at a core temperature; Infinity below 130 °F, 0 from 158 °F on. Between two of the table log t is linear in T. */
-export function lethalSeconds(C: number): number {
+/** Seconds that it takes at a core temperature; Infinity under the table's first, 0 where it is done at once. */
+export function lethalSeconds(C: number, { secondsByF, atOnceF }: LethalityTable = FSIS_TABLE): number {
   const F = fahrenheit(C) + ROUNDING_F;
-  if (F < FIRST_F) return Infinity;
-  if (F >= AT_ONCE_F) return 0;
-  const i = Math.min(LETHALITY_TABLE.length - 1, Math.floor(F) - FIRST_F);
-  const [lowF, low] = LETHALITY_TABLE[i] ?? [FIRST_F, Infinity];
+  const [first] = secondsByF;
+  if (first === undefined || F < first[0]) return F >= atOnceF ? 0 : Infinity;
+  if (F >= atOnceF) return 0;
+  const i = secondsByF.findLastIndex(([at]) => at <= F);
+  const [lowF, low] = secondsByF[i] ?? first;
   // After the last of the table its own time holds, until it is done at once.
-  const high = LETHALITY_TABLE[i + 1]?.[1] ?? low;
-  return Math.exp(Math.log(low) + (Math.log(high) - Math.log(low)) * Math.max(0, F - ROUNDING_F - lowF));
+  const [highF, high] = secondsByF[i + 1] ?? [lowF + 1, low];
+  return Math.exp(Math.log(low) + ((Math.log(high) - Math.log(low)) * Math.max(0, F - ROUNDING_F - lowF)) / (highF - lowF));
 }
 
+/** A core that fell under this before the sum was 1 begins anew, °C. */
+const BEGINS_ANEW_C = 46;
+/** A chamber proves what nobody read of the core while it is hotter by so much, with readings so far apart, s. */
+const HOTTER_BY_C = 5;
+const CHAMBER_GAP_S = 3600;
+const THERMOSTAT_GAP_S = 4 * 3600;
+/** A chamber's reading belongs to a time that lies so near, s. */
+const NEAR_S = 600;
+/** Off the heat a core falls no faster than this times (core − air) ÷ thickness, °C/min for cm, for so long [M]. */
+const REST_RATE = 0.06;
+const REST_S = 900;
+/** The coldest air that a piece rests in, °C [M]. */
+const REST_AIR_C = 15;
+const REST_STEP_S = 5;
+
 /**
- * The lethality sum of a core: dt / t(T) added up. Between two readings the temperature runs straight, which makes 1 / t an exponential
- * between two temperatures of the table; for that the sum is exact. Nothing is counted below 130 °F, nor for a time that nobody read.
+ * The lethality sum of a core: dt / t(T) added up over what its readings prove, never over what lies between them by chance. Between two
+ * readings that are near, or under a chamber that was read hotter throughout, the lower of the two counts; after the heat each reading
+ * counts for a rest that falls no faster than its thickness lets it. Nothing counts below the table, for a time that nobody read, or of a
+ * reading that no core makes; under 46 °C before it is done, the sum begins anew.
  *
+ * @param readings in order of time, °C; [P: FSIS Cooking Guideline, revised Appendix A; values from memory]
  * @throws InputError for readings that cannot be
  * @example lethality([{ s: 0, C: 60 }, { s: 720, C: 60 }]).sum // 1: twelve minutes at 140 °F
  */
-export function lethality(readings: readonly TimedReading[]): Lethality {
+export function lethality(readings: readonly TimedReading[], p: LethalityParams = {}): Lethality {
   requireReadings(readings);
+  const { section, chamber = [], heatOnUntilS = Infinity, maxGapS = GAP_S, seatedS = [], table = FSIS_TABLE } = p;
+  const doubtC = requireNumber('doubtC', p.doubtC ?? 0, { min: 0, max: 20, unit: '°C' });
+  const { counted, notCounted } = countedReadings(readings, {
+    favours: 'lower',
+    seatedS,
+    ...(section === undefined ? {} : { section }),
+    ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
+  });
+  const sure = counted.map(({ s, C }) => ({ s, C: C - doubtC }));
   const gaps: Lethality['gaps'] = [];
+  const course: Lethality['course'] = [];
   let sum = 0;
   let reachedAtS: number | null = null;
-  const [first] = readings;
-  if (first !== undefined && lethalSeconds(first.C) === 0) [sum, reachedAtS] = [1, first.s];
-  const course: Lethality['course'] = first === undefined ? [] : [{ s: first.s, sum }];
-  for (const { from, to, isGap } of readingPairs(readings)) {
-    if (isGap) gaps.push({ fromS: from.s, toS: to.s });
-    else {
-      for (const { s, seconds, rate } of straightParts(from, to)) {
-        if (!Number.isFinite(rate)) {
-          // At once.
-          reachedAtS ??= s;
-          sum = Math.max(sum, 1);
-          continue;
-        }
-        const before = sum;
-        sum += seconds * rate;
-        if (reachedAtS === null && sum >= 1 - 1e-9) reachedAtS = s + (rate === 0 ? 0 : Math.min(seconds, Math.max(0, (1 - before) / rate)));
-      }
+  const add = (fromS: number, seconds: number, C: number) => {
+    const needed = lethalSeconds(C, table);
+    if (needed === 0) [sum, reachedAtS] = [Math.max(sum, 1), reachedAtS ?? fromS];
+    else if (Number.isFinite(needed)) {
+      const before = sum;
+      sum += seconds / needed;
+      if (reachedAtS === null && sum >= 1 - 1e-9) reachedAtS = fromS + Math.min(seconds, Math.max(0, (1 - before) * needed));
     }
-    if (lethalSeconds(to.C) === 0 && reachedAtS === null) [sum, reachedAtS] = [Math.max(sum, 1), to.s];
-    course.push({ s: to.s, sum });
-  }
-  return { sum, reachedAtS, gaps, course };
-}
-
-/** A straight way between two readings, cut where it passes a temperature of the table; the mean of 1 / t over each part. */
-function straightParts(from: TimedReading, to: TimedReading): { s: number; seconds: number; rate: number }[] {
-  const [a, b] = [fahrenheit(from.C), fahrenheit(to.C)];
-  const cuts = [0, 1];
-  if (a !== b) for (let F = FIRST_F; F <= AT_ONCE_F; F += 1) if ((F - a) * (F - b) < 0) cuts.push((F - a) / (b - a));
-  cuts.sort((x, y) => x - y);
-  const long = to.s - from.s;
-  return cuts.slice(1).map((end, i) => {
-    const begin = cuts[i] ?? 0;
-    const C = (share: number) => from.C + (to.C - from.C) * share;
-    const middle = lethalSeconds(C((begin + end) / 2));
-    return { s: from.s + long * begin, seconds: long * (end - begin), rate: middle === 0 ? Infinity : meanRate(C(begin), C(end), middle) };
+  };
+  const cm = (section === undefined ? ASSUMED_MM : thicknessMm(section)) / 10;
+  const restUntilS = p.restUntilS ?? Infinity;
+  sure.forEach((from, i) => {
+    if (reachedAtS === null && from.C < BEGINS_ANEW_C) sum = 0;
+    add(from.s, 0, from.C);
+    course.push({ s: from.s, sum });
+    const to = sure[i + 1];
+    const isProven = to !== undefined && (to.s - from.s <= maxGapS || staysHotter(chamber, from, to, heatOnUntilS, p.isThermostat === true));
+    if (to !== undefined && isProven) return add(from.s, to.s - from.s, Math.min(from.C, to.C));
+    if (to !== undefined) gaps.push({ fromS: from.s, toS: to.s });
+    if (from.s < heatOnUntilS) return;
+    const endS = Math.min(from.s + REST_S, restUntilS, to?.s ?? Infinity);
+    for (let s = from.s, { C } = from; s < endS; s += REST_STEP_S) {
+      const seconds = Math.min(REST_STEP_S, endS - s);
+      C -= ((REST_RATE * Math.max(0, C - REST_AIR_C)) / cm) * (seconds / 60);
+      add(s, seconds, C);
+    }
   });
+  return { sum, reachedAtS, gaps, course, notCounted };
 }
 
-/** The mean of 1 / t where log t runs straight from one end to the other: that of the ends' rates, by logarithms. */
-function meanRate(fromC: number, toC: number, middle: number): number {
-  if (middle === Infinity) return 0;
-  const [low, high] = [Math.min(fromC, toC), Math.max(fromC, toC)];
-  const [slow, quick] = [lethalSeconds(low), lethalSeconds(high)];
-  if (!Number.isFinite(slow) || quick === 0) return 1 / middle;
-  const [f, g] = [1 / slow, 1 / quick];
-  return Math.abs(Math.log(g / f)) < 1e-9 ? f : (g - f) / Math.log(g / f);
+/** What is around a piece by the readings of its chamber: the hottest that was read up to then, and ice; any fire where nobody reads it. */
+export function aroundOf(chamber: readonly TimedReading[]): (s: number) => Around {
+  let i = 0;
+  let hottestC = ANY_FIRE.coldestC;
+  const [firstS, lastS] = [chamber[0]?.s ?? Infinity, chamber.at(-1)?.s ?? -Infinity];
+  return (s) => {
+    if (s < firstS || s > lastS + NEAR_S) return ANY_FIRE;
+    for (; i < chamber.length && (chamber[i]?.s ?? Infinity) <= s + NEAR_S; i += 1) hottestC = Math.max(hottestC, chamber[i]?.C ?? hottestC);
+    return { ...ANY_FIRE, hottestC };
+  };
+}
+
+/** Whether a chamber was read hotter than the core from one reading to the next, without a fall between: then the core does not fall. */
+function staysHotter(chamber: readonly TimedReading[], from: TimedReading, to: TimedReading, heatOnUntilS: number, isThermostat: boolean): boolean {
+  if (to.s > heatOnUntilS || to.s - from.s > (isThermostat ? THERMOSTAT_GAP_S : CHAMBER_GAP_S)) return false;
+  const within = chamber.filter(({ s }) => s >= from.s - NEAR_S && s <= to.s + NEAR_S);
+  const [first, last] = [within[0], within.at(-1)];
+  if (first === undefined || last === undefined || first.s > from.s + NEAR_S || last.s < to.s - NEAR_S) return false;
+  return within.every(({ C }) => C >= Math.max(from.C, to.C) + HOTTER_BY_C);
 }

@@ -14,6 +14,15 @@ export interface Figure extends Measured {
   source: string;
 }
 
+/** A number beside a bound that it is not: with as many places as it takes to see on which side it lies. */
+export function besideBound(value: number, bound: number): string {
+  for (let places = 1; places <= 6; places += 1) {
+    const text = value.toFixed(places);
+    if (Number(text) !== bound) return String(Number(text));
+  }
+  return inWorking(value);
+}
+
 /** A number as it stands in a working: no more digits than matter. */
 export function inWorking(value: number): string {
   const size = Math.abs(value);

@@ -9,7 +9,11 @@ export function EditProgram({ batch, program, onDone }: { batch: Batch; program:
   const [draft, setDraft] = useState(program);
   const { replan, busy, fault } = useReplan(batch);
   const checked = attempt(() => requireProgram(draft));
-  const uncured = slowSmokeFault(draft, batch.state.figures.nitrite.applies.value);
+  const uncured = slowSmokeFault(
+    draft,
+    batch.state.cured.every(({ isCured }) => isCured),
+    batch.state.pieces.map(({ section }) => section),
+  );
   const wrong = 'fault' in checked ? checked.fault.message : uncured;
   const keep = async () => {
     if (wrong !== null || !('value' in checked)) return;

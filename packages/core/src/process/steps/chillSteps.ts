@@ -1,5 +1,8 @@
 import type { StepTemplate } from '../step.js';
+import { LIMIT_C } from '../../safety/fahrenheit.js';
 import { COLD_GATE_C } from './temperatures.js';
+
+const core = { kind: 'temperature', name: 'coreC', of: 'coolingCore', each: 'piece' } as const;
 
 /** Chill through the two gates, even out, then slice and pack [FSIS Appendix B, values from memory]. */
 export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: number }): StepTemplate[] => [
@@ -8,18 +11,16 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     station: 'chill',
     title: 'First chill gate',
     act: 'Log core at 1st gate',
-    task: 'Read the core. It must be 27 °C or less within the time of the gate.',
+    task: 'Read the core of each piece. It must be 27 °C (80 °F) or less within the time of the gate.',
     needs: ['into-cold'],
     after: { step: 'into-cold', h: p.firstH },
     graceH: 0.25,
-    inputs: [{ kind: 'temperature', name: 'coreC', label: 'Core' }],
+    inputs: [{ ...core, label: 'Core' }],
     gates: [
-      { inputs: ['coreC'], max: 27, onFail: 'again', againH: 0.5, say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.' },
+      { inputs: ['coreC'], max: LIMIT_C.f80, onFail: 'again', againH: 0.5, say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.' },
     ],
     cooling: {
-      fromC: 54,
-      toC: { cured: 27, uncured: 27 },
-      limitH: { cured: 5, uncured: 1.5 },
+      gate: 0,
       say: 'The first chill gate was not met. Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
     },
   },
@@ -28,11 +29,11 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     station: 'chill',
     title: 'Second chill gate',
     act: 'Log core at 2nd gate',
-    task: 'Read the core. Colder than this it may be wrapped.',
+    task: 'Read the core of each piece. At 4 °C (40 °F) and below it may be wrapped.',
     needs: ['gate-first'],
     after: { step: 'gate-first', h: p.secondH },
     graceH: 0.5,
-    inputs: [{ kind: 'temperature', name: 'coreC', label: 'Core' }],
+    inputs: [{ ...core, label: 'Core' }],
     gates: [
       {
         inputs: ['coreC'],
@@ -43,9 +44,7 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
       },
     ],
     cooling: {
-      fromC: 27,
-      toC: { cured: 7, uncured: 4 },
-      limitH: { cured: 10, uncured: 5 },
+      gate: 1,
       say: 'The second chill gate was not met. Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
     },
   },
@@ -88,7 +87,7 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     handsMin: 60,
     graceH: 2,
     inputs: [
-      { kind: 'temperature', name: 'coreC', label: 'Core before slicing' },
+      { ...core, label: 'Core before slicing' },
       { kind: 'mass', name: 'packedG', label: 'Packed weight, all packs' },
     ],
     gates: [{ inputs: ['coreC'], max: COLD_GATE_C, onFail: 'reason', say: 'Too warm to slice: it tears, and it is not safe yet. Chill it to 4 °C first.' }],

@@ -23,7 +23,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     handsMin: 30,
     graceH: 1,
     inputs: [
-      { kind: 'temperature', name: 'pickleC', label: 'Pickle temperature' },
+      { kind: 'temperature', name: 'pickleC', label: 'Pickle temperature', of: 'brine' },
       { kind: 'mass', name: 'pumpedG', label: 'Weight after pumping', each: 'piece' },
     ],
     gates: [brineGate('pickleC')],
@@ -38,7 +38,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     after: { step: 'mix', h: 3 },
     stretch: { leastH: 0.5, mostH: 24 },
     graceH: 0.5,
-    inputs: [{ kind: 'temperature', name: 'brineC', label: 'Brine temperature' }],
+    inputs: [{ kind: 'temperature', name: 'brineC', label: 'Brine temperature', of: 'brine' }],
     gates: [brineGate('brineC')],
   },
   {
@@ -52,7 +52,7 @@ export const cureSteps = (turnEveryH: number): StepTemplate[] => [
     after: { step: 'meat-in', h: turnEveryH },
     stretch: { leastH: turnEveryH * 0.6, mostH: turnEveryH * 1.4 },
     graceH: 4,
-    inputs: [{ kind: 'temperature', name: 'coldC', label: 'Refrigerator', optional: true }],
+    inputs: [{ kind: 'temperature', name: 'coldC', label: 'Refrigerator', of: 'cold', optional: true }],
     gates: [
       {
         inputs: ['coldC'],

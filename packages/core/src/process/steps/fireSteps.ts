@@ -1,6 +1,8 @@
 import type { CookProgram, ProgramPhase } from '../cookProgram.js';
 import type { Gate, StepTemplate } from '../step.js';
-import { SAFE_CORE_C } from './temperatures.js';
+import { SAFE_CORE_C, SHOWN_C } from './temperatures.js';
+
+const hotCore = { kind: 'temperature', of: 'core', each: 'piece' } as const;
 
 /** How a piece is brought to its core, and how long that usually takes. */
 export interface FireSteps {
@@ -53,6 +55,8 @@ const WORDS: Readonly<Record<'smoker' | 'oven' | 'steam' | 'water', Words>> = {
   },
 };
 
+const chamberOf = ({ medium }: ProgramPhase): 'water' | 'chamber' => (medium === 'water' ? 'water' : 'chamber');
+
 const wordsOf = ({ medium }: ProgramPhase): Words => WORDS[medium === 'cold' ? 'smoker' : medium];
 
 /** What is done between the phase before the last and the last. */
@@ -66,14 +70,14 @@ function midway(before: ProgramPhase, last: ProgramPhase): string {
 
 /** Meat that is not to come to the usual safe core is safe by its hours alone: they are to be written. */
 const byTime = (targetC: number): Gate[] =>
-  targetC >= SAFE_CORE_C
+  targetC >= SAFE_CORE_C - SHOWN_C
     ? []
     : [
         {
           inputs: ['instant1C', 'instant2C', 'instant3C'],
-          min: SAFE_CORE_C,
+          min: SAFE_CORE_C - SHOWN_C,
           onFail: 'reason',
-          say: `Under ${SAFE_CORE_C} °C it is safe only by its time: look at the lethality sum, and write how long the core was at ${targetC} °C.`,
+          say: `Under ${Math.round(SAFE_CORE_C)} °C it is safe only by its time: look at the lethality sum, and write how long the core was at ${targetC} °C.`,
         },
       ];
 
@@ -102,8 +106,8 @@ export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTe
             after: { step: 'meat-on', h: (before.untilMin ?? 0) / 60 },
             graceH: 0.75,
             inputs: [
-              { kind: 'temperature', name: 'chamberC', label: wordsOf(before).chamber },
-              { kind: 'temperature', name: 'coreC', label: 'Core' },
+              { kind: 'temperature', name: 'chamberC', label: wordsOf(before).chamber, of: chamberOf(before) },
+              { kind: 'temperature', name: 'coreC', label: 'Core', of: 'core' },
             ],
             gates: [],
           },
@@ -133,8 +137,8 @@ export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTe
       stretch: { leastH: 0.75, mostH: 2 },
       graceH: 0.5,
       inputs: [
-        { kind: 'temperature', name: 'chamberC', label: words.chamber },
-        { kind: 'temperature', name: 'coreC', label: 'Core' },
+        { kind: 'temperature', name: 'chamberC', label: words.chamber, of: chamberOf(first) },
+        { kind: 'temperature', name: 'coreC', label: 'Core', of: 'rawCore' },
       ],
       gates: [],
     },
@@ -144,23 +148,23 @@ export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTe
       station: 'cook',
       title: 'Instant-read check',
       act: 'Log core readings',
-      task: `Check three places with an instant-read thermometer: the lowest decides. Target ${targetC} °C.`,
+      task: `Check three places of each piece with an instant-read thermometer: the lowest decides. Target ${targetC} °C.`,
       needs: [before === undefined ? 'meat-on' : 'raise'],
       after: { step: before === undefined ? 'meat-on' : 'raise', h: cookH },
       graceH: 0.5,
       inputs: [
-        { kind: 'temperature', name: 'probeC', label: 'Probe' },
-        { kind: 'temperature', name: 'instant1C', label: 'Instant-read, thick end' },
-        { kind: 'temperature', name: 'instant2C', label: 'Instant-read, middle' },
-        { kind: 'temperature', name: 'instant3C', label: 'Instant-read, thin end' },
+        { ...hotCore, name: 'probeC', label: 'Probe', optional: true },
+        { ...hotCore, name: 'instant1C', label: 'Instant-read, thick end' },
+        { ...hotCore, name: 'instant2C', label: 'Instant-read, middle' },
+        { ...hotCore, name: 'instant3C', label: 'Instant-read, thin end' },
       ],
       gates: [
         {
           inputs: ['instant1C', 'instant2C', 'instant3C'],
-          min: targetC,
+          min: targetC - SHOWN_C,
           onFail: 'again',
           againH: 0.5,
-          reasonFrom: SAFE_CORE_C,
+          reasonFrom: SAFE_CORE_C - SHOWN_C,
           say: `The lowest place is under ${targetC} °C: leave it on and check again in half an hour.`,
         },
         ...byTime(targetC),
@@ -175,7 +179,7 @@ export function fireSteps({ program, cookH, restH, targetC }: FireSteps): StepTe
       needs: ['core'],
       after: { step: 'core', h: restH },
       graceH: 0.25,
-      inputs: [{ kind: 'temperature', name: 'coreC', label: 'Core' }],
+      inputs: [{ kind: 'temperature', name: 'coreC', label: 'Core', of: 'core', each: 'piece' }],
       gates: [],
     },
   ];

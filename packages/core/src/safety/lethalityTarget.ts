@@ -1,0 +1,43 @@
+import type { Product } from '../cure/product.js';
+import type { RuleSetId } from '../cure/ruleSet.js';
+import { FSIS_TABLE, type LethalityTable } from './lethality.js';
+
+const inF = (C: number): number => (C * 9) / 5 + 32;
+
+/** 70 °C for 2 min, or the same by time [P: UK guidance on cooking; values from memory]. */
+const SEVENTY_FOR_TWO: LethalityTable = {
+  secondsByF: [
+    [inF(60), 45 * 60],
+    [inF(65), 10 * 60],
+    [inF(70), 2 * 60],
+    [inF(75), 30],
+  ],
+  atOnceF: inF(80),
+};
+
+/** Pork at 71 °C [P: Canadian cooking advice; value from memory]: no time at less stands for it. */
+const SEVENTY_ONE: LethalityTable = { secondsByF: [], atOnceF: inF(71) };
+
+/**
+ * By which times a product is done under a rule set, and where that stands. Products of game or poultry have a line of their own when they
+ * come: without one they do not compile.
+ */
+const TARGETS: Readonly<Record<'pork' | 'beef', Readonly<Record<RuleSetId, LethalityTable>>>> = {
+  pork: { us: FSIS_TABLE, house: FSIS_TABLE, canada: SEVENTY_ONE, uk: SEVENTY_FOR_TWO, eu: SEVENTY_FOR_TWO },
+  beef: { us: FSIS_TABLE, house: FSIS_TABLE, canada: FSIS_TABLE, uk: SEVENTY_FOR_TWO, eu: SEVENTY_FOR_TWO },
+};
+
+/** What each product is made of. */
+export const MEAT_OF: Readonly<Record<Product, 'pork' | 'beef'>> = {
+  'belly-bacon': 'pork',
+  'canadian-bacon': 'pork',
+  'ham-bone-in': 'pork',
+  'ham-boned': 'pork',
+  picnic: 'pork',
+  'shoulder-bacon': 'pork',
+  pastrami: 'beef',
+  'cured-beef': 'beef',
+};
+
+/** The lethality table of a product under a rule set. */
+export const lethalityTable = (ruleSet: RuleSetId, product: Product): LethalityTable => TARGETS[MEAT_OF[product]][ruleSet];
