@@ -1,4 +1,4 @@
-import { programHours, USUAL_C, warmth, type Stage } from '../diffusion/sectionProgram.js';
+import { programHours, requireStages, USUAL_C, warmth, type Stage } from '../diffusion/sectionProgram.js';
 import { SectionRun } from '../diffusion/sectionRun.js';
 import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
@@ -59,6 +59,7 @@ const PPM_OF_PERCENT = 1e4;
  */
 export function reachAtPull(p: ReachAtPullParams): PieceReach[] {
   requireThing('pieces', p.pieces, 'Which pieces lie in it?');
+  requireStages(p.stages);
   if (p.pieces.length === 0) throw new InputError('pieces', 'Which pieces lie in it?');
   const meatG = p.vessel?.meatG ?? p.pieces.reduce((sum, { massG }) => sum + massG, 0);
   requireNumber('vessel.meatG', meatG, { above: 0, max: 1e6, unit: 'g' });

@@ -271,7 +271,9 @@ function withNext(steps: StepState[], ended: boolean): StepState[] {
   if (ended) return steps;
   const closed = new Set(steps.filter((step) => step.closing !== null).map((step) => step.spec.id));
   const ready = steps.filter((step) => step.status === 'coming' && step.spec.needs.every((id) => closed.has(id)));
-  const next = ready.reduce<StepState | null>((first, step) => (first === null || step.dueAt < first.dueAt ? step : first), null);
+  // What a correction opened again comes before what was built on it.
+  const reopened = ready.find((step) => steps.some(({ spec, closing }) => closing !== null && spec.needs.includes(step.spec.id)));
+  const next = reopened ?? ready.reduce<StepState | null>((first, step) => (first === null || step.dueAt < first.dueAt ? step : first), null);
   return steps.map((step) => (step === next ? { ...step, status: 'open' } : step));
 }
 

@@ -42,7 +42,7 @@ const USUAL: Readonly<Record<TemperatureOf, readonly [from: number, to: number]>
   coolingCore: [0, 80],
   chamber: [15, 160],
   water: [40, 100],
-  brine: [-1, 15],
+  brine: [-1, 20],
   cold: [-1, 12],
 };
 

@@ -1,0 +1,49 @@
+import { brineFreezesC, temperatureFault } from './temperatureBounds.js';
+
+describe('a temperature that cannot be', () => {
+  test.each([
+    [130, 'core', {}, 54.4],
+    [145, 'core', {}, 62.8],
+    [125, 'coolingCore', {}, 51.7],
+    [-2.8, 'coolingCore', {}, 27],
+    [225, 'chamber', { setC: 107 }, 107.2],
+    [-9.4, 'brine', { freezesC: -5 }, 15.1],
+    [38, 'rawCore', {}, 3.3],
+    [37, 'cold', {}, 2.8],
+    [160, 'water', {}, 71.1],
+  ] as const)('%d °C as %s is asked about, and the likely reading named', (C, of, situation, likelyC) => {
+    const fault = temperatureFault(C, of, situation);
+    expect(fault?.likelyC).toBeCloseTo(likelyC, 1);
+    expect(fault?.message).toMatch(/^-?[\d.]+ °C\? .*Did it show/);
+  });
+
+  test.each([
+    [63, 'core', { hottestC: 137 }],
+    [3, 'coolingCore', {}],
+    [26, 'coolingCore', {}],
+    [107, 'chamber', { setC: 107 }],
+    [150, 'chamber', { setC: 105 }],
+    [3, 'brine', { freezesC: -5 }],
+    [-1, 'brine', { freezesC: -5 }],
+    [3, 'cold', {}],
+    [9, 'cold', {}],
+    [6, 'rawCore', {}],
+    [71, 'water', {}],
+  ] as const)('%d °C as %s is a usual day, and passes without a question', (C, of, situation) => expect(temperatureFault(C, of, situation)).toBeNull());
+
+  test('what is merely unlikely is asked about and may be so: a fire far over its program, a core hotter than any fire', () => {
+    expect(temperatureFault(180, 'chamber', { setC: 105 })).toMatchObject({ code: 'unlikely' });
+    expect(temperatureFault(90, 'core', { hottestC: 80 })).toMatchObject({ code: 'unlikely', message: expect.stringMatching(/nothing around it/i) as string });
+    expect(temperatureFault(130, 'core', { hottestC: 160 })).toMatchObject({ code: 'cannot-be' });
+  });
+
+  // CRC Handbook of Chemistry and Physics, freezing point depression of sodium chloride; values from memory.
+  test.each([
+    [0, 0],
+    [5, -3.05],
+    [10, -6.56],
+    [20, -16.46],
+    [23.3, -21.13],
+    [26, -21.13],
+  ])('brine of %d %% salt begins to freeze at %d °C', (percent, C) => expect(brineFreezesC(percent)).toBeCloseTo(C, 6));
+});
