@@ -19,7 +19,12 @@ export default defineConfig({
         theme_color: '#0E3B2E',
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
-      workbox: { navigateFallbackDenylist: [/^\/api\//], globPatterns: ['**/*.{js,css,html,svg,woff2}'], maximumFileSizeToCacheInBytes: 5_000_000 },
+      workbox: {
+        importScripts: ['/notices.js'],
+        navigateFallbackDenylist: [/^\/api\//],
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        maximumFileSizeToCacheInBytes: 5_000_000,
+      },
     }),
   ],
   resolve: { conditions: ['bunkhouse-source', ...defaultClientConditions], dedupe: ['react', 'react-dom', '@emotion/react'] },

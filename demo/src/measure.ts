@@ -99,8 +99,12 @@ function temperature(record: BatchRecord, spec: StepSpec, name: string, random: 
   const near = (C: number, by: number) => round(C + (random() - 0.5) * 2 * by, 0.1);
   const target = record.process.coreTargetC;
   switch (name) {
-    case 'chamberC':
-      return near(spec.id === 'meat-on' ? 94 : 108, 4);
+    case 'chamberC': {
+      const program = record.design.program ?? record.process.program ?? [];
+      const phase = spec.id === 'meat-on' ? program[0] : program.at(-2);
+      if (phase?.medium === 'water') return near(Math.min(97, phase.chamberC), 2);
+      return near(phase?.chamberC ?? 100, 4);
+    }
     case 'probeC':
       return near(target + 3, 1);
     case 'instant1C':

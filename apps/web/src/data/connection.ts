@@ -24,8 +24,9 @@ export function noteLost(): void {
 async function askAgain(): Promise<void> {
   asking = undefined;
   try {
-    await fetch('/api/health', { cache: 'no-store' });
-    noteReached();
+    const { ok } = await fetch('/api/health', { cache: 'no-store' });
+    if (ok) noteReached();
+    else noteLost();
   } catch {
     noteLost();
   }

@@ -109,8 +109,7 @@ let tellSent: Sent = () => Promise.resolve();
 /** Sends what waits, in its order, each batch's until the house refuses one: what was built on that waits for the decision. One page at a time. */
 export async function sendWaiting(): Promise<void> {
   if (waiting.every(({ refusal }) => refusal !== null)) return;
-  await navigator.locks.request('bunkhouse-outbox', { ifAvailable: true }, async (lock) => {
-    if (lock === null) return;
+  await alone(async () => {
     // Another page of this device may have sent some of it.
     if (store !== null) await change((await get<Waiting[]>(KEY, store)) ?? []);
     const stuck = new Set(waiting.filter(({ refusal }) => refusal !== null).map(({ batchId }) => batchId));
@@ -131,6 +130,22 @@ export async function sendWaiting(): Promise<void> {
     }
   });
 }
+
+/** One page of this device at a time; where the browser keeps no locks, on a page that came by plain http, one sending at a time in this page. */
+async function alone(work: () => Promise<void>): Promise<void> {
+  if ('locks' in navigator)
+    return navigator.locks.request('bunkhouse-outbox', { ifAvailable: true }, async (lock) => {
+      if (lock !== null) await work();
+    });
+  if (isSending) return;
+  isSending = true;
+  try {
+    await work();
+  } finally {
+    isSending = false;
+  }
+}
+let isSending = false;
 
 /** A house that is there but cannot write just now is asked again, too. */
 function noteLostAfter(error: Refusal): void {

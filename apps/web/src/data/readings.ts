@@ -3,6 +3,7 @@ import type { ChannelReadings } from '@bunkhouse/core';
 import { useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
 import { request } from './request';
+import { useTools } from './tools';
 
 const DEVICES = '/api/devices';
 const SERIES = '/api/readings?';
@@ -96,12 +97,15 @@ export function useChannels(
     : '';
   const { data } = useSWR<SeriesResponse, Error>(isAsked ? SERIES + query : null, request, { refreshInterval: 60_000, keepPreviousData: true });
   const last = useSyncExternalStore(subscribe, () => latest);
+  const { data: tools } = useTools();
   return useMemo(() => {
     if (!isAsked) return [];
     return data?.channels.map(({ device, channel, at, C }) => {
       const readings = at.map((time, i) => ({ at: time, C: C[i] ?? Number.NaN }));
       const now = last.get(`${device}:${channel}`);
-      return { device, channel, readings: now !== undefined && now.at > (at.at(-1) ?? fromMs ?? 0) ? [...readings, now] : readings };
+      const isChecked =
+        tools?.some(({ size, checks }) => size.kind === 'thermometer' && size.device === device && size.channel === channel && checks.length > 0) === true;
+      return { device, channel, isChecked, readings: now !== undefined && now.at > (at.at(-1) ?? fromMs ?? 0) ? [...readings, now] : readings };
     });
-  }, [data, last, isAsked, fromMs]);
+  }, [data, last, isAsked, fromMs, tools]);
 }

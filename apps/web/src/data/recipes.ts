@@ -1,26 +1,21 @@
 import type { RecipeRequest, RecipeResponse, RecipeVersion } from '@bunkhouse/api';
-import { processOf, STARTER_RECIPES, type Process } from '@bunkhouse/core';
+import { processOf, type Process } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
 import { request } from './request';
 
 const RECIPES = '/api/recipes';
 
-/** What a house begins with, until it has said what it has. */
-const STARTERS: RecipeResponse[] = STARTER_RECIPES.map(({ id, recipe }) => ({
-  id,
-  putAway: false,
-  versions: [{ version: 1, recipe, reason: '', by: 'Bunkhouse', at: '' }],
-}));
+const NONE: RecipeResponse[] = [];
 
-/** The house's recipes, by name; put away ones last. */
-export function useRecipes(): { recipes: RecipeResponse[]; failed: boolean } {
+/** The house's recipes, by name; put away ones last. Until the house has said what it has there are none: no other stands in for them. */
+export function useRecipes(): { recipes: RecipeResponse[]; isKnown: boolean; failed: boolean } {
   const { data, error } = useSWR<RecipeResponse[], Error>(RECIPES, request, { revalidateOnFocus: false });
   const recipes = useMemo(
-    () => [...(data ?? STARTERS)].sort((a, b) => Number(a.putAway) - Number(b.putAway) || latest(a).recipe.name.localeCompare(latest(b).recipe.name)),
+    () => [...(data ?? NONE)].sort((a, b) => Number(a.putAway) - Number(b.putAway) || latest(a).recipe.name.localeCompare(latest(b).recipe.name)),
     [data],
   );
-  return { recipes, failed: error !== undefined && data === undefined };
+  return { recipes, isKnown: data !== undefined, failed: error !== undefined && data === undefined };
 }
 
 /** The version that is used now. */

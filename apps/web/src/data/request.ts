@@ -40,7 +40,8 @@ export function onShut(ask: AskWho, look: () => void): void {
  */
 export async function request<T>(path: string, body?: unknown, { quietly = false } = {}): Promise<T> {
   const answer = await fetch(path, body === undefined ? {} : posted(body)).catch(() => null);
-  if (answer === null) return unreached<T>(path, body);
+  // A house that is there but whose database is away is no house just now: what was known last is shown, what is logged waits.
+  if (answer === null || answer.status === 503) return unreached<T>(path, body);
   if (answer.status === 401 && !quietly && path !== '/api/session' && !path.startsWith('/api/session/secret')) {
     const name = body === undefined ? null : await askWho();
     if (name === null) lookWho();

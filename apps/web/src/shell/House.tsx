@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { Contained } from './Contained';
 import { PitAlarms } from './pit/PitAlarms';
 import { JustLogged } from './JustLogged';
 import { Kept } from './Kept';
@@ -17,7 +18,6 @@ const GO: Record<string, string> = { t: '/', n: '/new', c: '/calendar', b: '/ben
 export function House() {
   const navigate = useNavigate();
   const { pathname, hash } = useLocation();
-  useReminders();
   useHotkeys(Object.keys(GO), (_event, { keys }) => void navigate(GO[keys?.join('') ?? ''] ?? '/'), { preventDefault: true });
   useEffect(() => {
     // A place on a page is gone to by the page.
@@ -28,20 +28,33 @@ export function House() {
       <a className="skip" href="#main">
         To the work
       </a>
-      <Rail />
+      <Contained part="The rail">
+        <Rail />
+      </Contained>
       <SectionBar />
       <main id="main" className="main" tabIndex={-1}>
         <JustLogged>
           <Locked />
           <Kept />
           <NewerApp />
-          <PitAlarms />
+          <Contained part="The reminders" silent>
+            <Reminders />
+          </Contained>
+          <Contained part="Listening to the pit and the cold">
+            <PitAlarms />
+          </Contained>
           <Outlet />
         </JustLogged>
       </main>
       <Shortcuts />
     </div>
   );
+}
+
+/** Tells jobs when they fall due; shows nothing. */
+function Reminders() {
+  useReminders();
+  return null;
 }
 
 /** Nobody touched this device for a while: it shows, and asks who it is before it logs. */

@@ -6,6 +6,7 @@ import { houseTime } from '../data/serverClock';
 import { Glyph } from './glyphs';
 import { usePreferences } from './preferences';
 import { clockTime } from './times';
+import { newId } from '../data/newId';
 
 /** What was logged a moment ago on this device. */
 interface Logged {
@@ -40,7 +41,7 @@ export function JustLogged({ children }: { children: ReactNode }) {
   }, []);
   const takeBack = useMemo(() => {
     if (logged === null) return null;
-    const id = crypto.randomUUID();
+    const id = newId();
     return async () => {
       try {
         if (await takeWaiting(logged.entryId)) {

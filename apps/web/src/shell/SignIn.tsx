@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Refusal } from '../data/request';
 import { signIn } from '../data/session';
 import { PinPad } from './PinPad';
+import { PlainHttp } from './PlainHttp';
 
 /** Who is it? A name and its PIN on a device of the crew, a name and a password elsewhere. */
 export function SignIn({ session, onIn }: { session: SessionResponse; onIn?: (name: string) => void }) {
@@ -28,6 +29,7 @@ export function SignIn({ session, onIn }: { session: SessionResponse; onIn?: (na
   };
   return (
     <div className="sign-in">
+      <PlainHttp />
       {isByPassword ? <ByPassword busy={busy} onGo={go} /> : <ByPin session={session} busy={busy} onGo={go} />}
       {fault !== null && (
         <p className="fault" role="alert">

@@ -1,5 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { useLiveBatches, type Batch } from '../data/batches';
+import { showNotice } from './notice';
 import { useNow } from './useNow';
 
 const ON = 'bunkhouse.remind';
@@ -30,7 +31,7 @@ export function useReminding(): { state: Reminding; turnOn: () => Promise<void>;
   return {
     state,
     turnOn: async () => {
-      const given = await Notification.requestPermission();
+      const given = await Notification.requestPermission().catch(() => 'denied' as const);
       if (given === 'granted') localStorage.setItem(ON, 'yes');
       tell();
     },
@@ -54,11 +55,7 @@ export function useReminders(): void {
     if (due.length === 0) return;
     localStorage.setItem(TOLD, JSON.stringify([...told, ...due.map(({ key }) => key)].slice(-MOST_TOLD)));
     for (const { key, title, body, path } of due) {
-      const note = new Notification(title, { body, tag: key });
-      note.onclick = () => {
-        window.focus();
-        location.assign(path);
-      };
+      void showNotice({ title, body, tag: key, path });
     }
   }, [batches, now, state]);
 }

@@ -5,6 +5,7 @@ import { Refusal } from '../data/request';
 import { houseTime } from '../data/serverClock';
 import { useTellLogged } from './JustLogged';
 import { usePreferences } from './preferences';
+import { newId } from '../data/newId';
 
 /** What an entry says beside who and when. */
 export type Said = Omit<LogEntryRequest, 'id' | 'at' | 'by' | 'seen'>;
@@ -19,7 +20,7 @@ export function useWrite({ record }: Batch): { write: (said: Said, what: string)
     if (busy) return false;
     setBusy(true);
     setFault(null);
-    const id = crypto.randomUUID();
+    const id = newId();
     const at = new Date(houseTime()).toISOString();
     try {
       await writeEntry(record.id, { ...said, id, at, by: name, seen: record.entries.at(-1)?.seq ?? 0 });

@@ -90,7 +90,7 @@ function pumpSame(sheet: BenchSheet): BrineWeights {
   const strength = { saltPercentOfBrine: pickleSaltPercent };
   const share = requireNumber('pumpPercent', sheet.pumpPercent, { above: 0, max: 60, unit: '%' }) / 100;
   const hours = requireNumber('days', days, { min: 0.1, max: 120, unit: 'days' }) * 24;
-  const piece = { section: sheetSection(sheet), massG: greenG };
+  const piece = { section: sheetSection(sheet), lengthMm: sheet.lengthMm, massG: greenG };
   const byPump = strongPickle(sheet, { ppm, basis: 'pumped', pumpPercent: sheet.pumpPercent }, strength);
   let brine = byPump;
   // What the tub gives up hangs on its weight, and that, a little, on the cure in it.
@@ -114,7 +114,7 @@ function clockPickle(sheet: BenchSheet, strength: { salometer: number } | { salt
   const { aimPpm: ppm, greenG: meatG, days } = sheet;
   const byPickUp = strongPickle(sheet, { ppm, basis: 'pickUp' }, strength);
   const hours = requireNumber('days', days, { min: 0.1, max: 120, unit: 'days' }) * 24;
-  const takenPercent = Math.max(0.1, pieceUptake({ section: sheetSection(sheet), massG: meatG }, hours) * 100);
+  const takenPercent = Math.max(0.1, pieceUptake({ section: sheetSection(sheet), lengthMm: sheet.lengthMm, massG: meatG }, hours) * 100);
   const endless = strongPickle(sheet, { ppm, basis: 'pickUp', pickUpPercent: takenPercent }, strength);
   const even = strongPickle(sheet, { ppm, basis: 'equilibrium', meatG }, strength);
   const byModel = endless.cureG > even.cureG ? endless : even;

@@ -126,7 +126,7 @@ function worked(sheet: BenchSheet, read: ReadRecipe | null): WorkedRecipe {
     ruleSet: sheet.ruleSet,
     ...(sheet.ruleSet === 'house' ? { house: houseRules(sheet) } : {}),
     cures: [sheet.cure],
-    ...(days !== undefined ? { section: sheetSection(sheet), cureHours: days * 24 } : {}),
+    ...(days !== undefined ? { section: sheetSection(sheet), lengthMm: sheet.lengthMm, cureHours: days * 24 } : {}),
     ...pickUp(sheet),
     skinOn: sheet.skinOn,
     aimPpm: sheet.aimPpm,

@@ -27,10 +27,6 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
   const { process } = record;
   const { design, facts, figures, standing } = state;
   const closing = (id: string): StandingEntry | null => state.steps.find(({ spec }) => spec.id === id)?.closing ?? null;
-  const value = (id: string, name: string): number | string | null => {
-    const entry = closing(id);
-    return entry?.kind === 'done' ? (entry.values[name] ?? null) : null;
-  };
   const planned = replay({ ...record, entries: [] }, Date.parse(record.design.startsAt));
   const hours = (from: string, to: string): number | null => {
     const [a, b] = [closing(from), closing(to)];
@@ -90,7 +86,14 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('dry', 'dried', 'Dried weight', 'g', null, whole(facts.driedG)),
     line('smoke', 'program', 'Program', null, programText(process.program ?? []), programText(design.program ?? process.program ?? [])),
     line('cook', 'fire', 'On the fire', 'h', plannedHours('meat-on', 'core'), hours('meat-on', 'core')),
-    line('cook', 'core', 'Core, lowest place', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(state.steps.find(({ spec }) => spec.id === 'core')?.read ?? core.values) : null),
+    line(
+      'cook',
+      'core',
+      'Core, lowest place',
+      'C',
+      process.coreTargetC,
+      core?.kind === 'done' ? lowest(state.steps.find(({ spec }) => spec.id === 'core')?.read ?? core.values) : null,
+    ),
     ...gateLines(state).map(({ key, name, limitH, actual }) => line('chill', key, name, 'h', limitH, actual)),
     line('pack', 'packed', 'Packed weight', 'g', null, facts.packedG),
     line('pack', 'yield', 'Yield, of green', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),

@@ -66,7 +66,11 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
       .filter(({ g }) => g > 0)
       .sort((a, b) => b.g - a.g)
       .map(({ name }) => name),
-    keeping: ['Keep at 4 °C or below.', isCooked ? 'Fully cooked.' : 'Cook before eating.', ...(isCuredThrough ? [] : [isCured ? 'Not cured in the middle: eat it within days.' : 'Not cured: eat it within days.'])],
+    keeping: [
+      'Keep at 4 °C or below.',
+      isCooked ? 'Fully cooked.' : 'Cook before eating.',
+      ...(isCuredThrough ? [] : [isCured ? 'Not cured in the middle: eat it within days.' : 'Not cured: eat it within days.']),
+    ],
     keepsDays: isCuredThrough ? KEEPS[design.product] : UNCURED_KEEPS,
   };
 }

@@ -1,6 +1,6 @@
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
-import { cureCourse } from './cureCourse.js';
+import { cureCourse } from '../process/cureCourse.js';
 import type { LogEntry } from '../process/logEntry.js';
 import { processFor } from '../process/processes.js';
 import { pullWindow } from './pullWindow.js';

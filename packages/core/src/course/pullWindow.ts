@@ -1,6 +1,6 @@
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { SectionRun } from '../diffusion/sectionRun.js';
-import { stagesUntilPull, type CureCourse } from './cureCourse.js';
+import { stagesUntilPull, type CureCourse } from '../process/cureCourse.js';
 
 /** When a piece may be pulled, h from the start of its course; null where it is not reached within the time looked at. */
 export interface PullWindow {

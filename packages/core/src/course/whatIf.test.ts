@@ -5,7 +5,7 @@ import type { LogEntry } from '../process/logEntry.js';
 import { processFor } from '../process/processes.js';
 import { replay, type BatchRecord } from '../process/replay.js';
 import { usualDesign } from '../process/usualDesign.js';
-import { cureCourse } from './cureCourse.js';
+import { cureCourse } from '../process/cureCourse.js';
 import { pullWindow } from './pullWindow.js';
 import { saltAfterLoss } from './saltAfterLoss.js';
 import { sectionAt } from './sectionAt.js';

@@ -3,7 +3,7 @@ import { checkEntry } from '../process/checkEntry.js';
 import { attempt } from '../process/entryFault.js';
 import { changedDesign, type DesignChanges } from '../process/replan.js';
 import { replay, type BatchRecord, type BatchState } from '../process/replay.js';
-import { cureCourse, type CureCourse } from './cureCourse.js';
+import { cureCourse, type CureCourse } from '../process/cureCourse.js';
 
 /** Another way that a batch might go. */
 export interface WhatIf {

@@ -66,7 +66,8 @@ export const RULE_SETS: Record<Exclude<RuleSetId, 'house'>, RuleSet> = {
     floor: GATE_FLOOR,
     curedPpm: GATE_FLOOR,
     usualTarget: 115,
-    source: 'EU limit since October 2025, 80 mg/kg as nitrite ion = 120 as sodium nitrite; value from memory. Floor: that of the chill gates, a modelling choice',
+    source:
+      'EU limit since October 2025, 80 mg/kg as nitrite ion = 120 as sodium nitrite; value from memory. Floor: that of the chill gates, a modelling choice',
   },
   uk: {
     name: 'United Kingdom',
@@ -104,7 +105,9 @@ export function withinTheCodes(house: RuleSet): RuleSet {
   const bounded = { ...house };
   for (const key of ['limit', 'bellyLimit', 'dryLimit', 'dryBellyLimit'] as const) bounded[key] = Math.min(house[key], HIGHEST_CODE[key]);
   const isBounded = (Object.keys(HIGHEST_CODE) as (keyof typeof HIGHEST_CODE)[]).some((key) => bounded[key] < house[key]);
-  return isBounded ? { ...bounded, floor: Math.min(house.floor, bounded.limit), source: `${house.source}; bounded by the highest code that is known here` } : house;
+  return isBounded
+    ? { ...bounded, floor: Math.min(house.floor, bounded.limit), source: `${house.source}; bounded by the highest code that is known here` }
+    : house;
 }
 
 /** The house’s own limits as a rule set. */

@@ -1,4 +1,4 @@
-import { HANDBOOK_DIFFUSIVITY } from '../course/cureCourse.js';
+import { HANDBOOK_DIFFUSIVITY } from '../process/cureCourse.js';
 import type { Diffusivity } from '../process/batchDesign.js';
 import { InputError } from '../inputError.js';
 import { CUT_FACE_NODES } from './cutFace.js';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { HANDBOOK_DIFFUSIVITY, type CureCourse } from '../course/cureCourse.js';
+import { HANDBOOK_DIFFUSIVITY, type CureCourse } from '../process/cureCourse.js';
 import { COLOURED_PPM } from '../course/pullWindow.js';
 import type { LogEntry } from '../process/logEntry.js';
 import { processFor } from '../process/processes.js';

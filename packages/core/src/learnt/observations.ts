@@ -1,4 +1,4 @@
-import { cureCourse, type CureCourse } from '../course/cureCourse.js';
+import { cureCourse, type CureCourse } from '../process/cureCourse.js';
 import { sectionAt } from '../course/sectionAt.js';
 import { replay, type BatchRecord } from '../process/replay.js';
 import { thicknessMm } from '../section/section.js';

@@ -82,7 +82,15 @@ export function pitLog(state: BatchState, process: Process): PitLog {
     else if (event.act === 'heard') log.heard.push({ at, alarm: event.alarm, by });
     else if (event.act === 'decided') log.decided.push({ at, alarm: event.alarm, by, what: entry.reason ?? '' });
     else if (event.act === 'check')
-      log.checks.push({ at, piece: event.piece, lowestC: Math.min(...event.placesC), placesC: event.placesC, probeC: event.probeC ?? null, by, isChecked: entry.read?.isChecked === true });
+      log.checks.push({
+        at,
+        piece: event.piece,
+        lowestC: Math.min(...event.placesC),
+        placesC: event.placesC,
+        probeC: event.probeC ?? null,
+        by,
+        isChecked: entry.read?.isChecked === true,
+      });
     else log.tended.push({ id, at, act: event.act, piece: event.piece ?? null, by });
   }
   for (const list of [log.hung, log.tended, log.checks, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);

@@ -110,7 +110,9 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
   const startC = log.startC ?? 4;
   const hung = log.hung.at(-1)?.probes ?? [];
   const isChecked = (reads: string) =>
-    spansOf(log.hung, reads).every(({ probe }) => channels.find(({ device, channel }) => device === probe.device && channel === probe.channel)?.isChecked === true);
+    spansOf(log.hung, reads).every(
+      ({ probe }) => channels.find(({ device, channel }) => device === probe.device && channel === probe.channel)?.isChecked === true,
+    );
   const pieces = state.pieces.map((piece): PieceWatch => {
     const { code, section } = piece;
     // A core that rests goes on counting until it is in the cold.

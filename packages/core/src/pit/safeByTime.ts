@@ -46,7 +46,8 @@ function lethalityClock({ lethality }: PieceWatch): SafetyClock {
 function restClock({ log }: PitWatch, piece: PieceWatch, nowS: number): SafetyClock {
   const held = longestHeld(piece.counted.map(({ s, C }) => ({ s, C: C - piece.doubtC })));
   const { lastCheck } = piece;
-  const isChecked = log.onAt !== null && log.offAt !== null && lastCheck !== null && lastCheck.lowestC - piece.doubtC >= WHOLE_MUSCLE.C && lastCheck.at <= log.offAt;
+  const isChecked =
+    log.onAt !== null && log.offAt !== null && lastCheck !== null && lastCheck.lowestC - piece.doubtC >= WHOLE_MUSCLE.C && lastCheck.at <= log.offAt;
   const offS = isChecked ? ((log.offAt ?? 0) - (log.onAt ?? 0)) / 1000 : null;
   const rested = offS === null ? 0 : Math.max(0, (log.coldAt === null ? nowS : (log.coldAt - (log.onAt ?? 0)) / 1000) - offS);
   const metS = [held.metS, offS !== null && rested >= WHOLE_MUSCLE.restS ? offS + WHOLE_MUSCLE.restS : null].filter((s) => s !== null);

@@ -104,7 +104,9 @@ describe('a planned batch', () => {
 
   test('an unpumped ham that lies two weeks is not cured in the middle: the model says so before it is begun', () => {
     const plan = planBatch(processFor('ham-bone-in'), { ...usualDesign('ham-bone-in', START, 'equilibrium'), cureDays: 14 });
-    expect(plan.findings.find(({ code }) => code === 'reach-short')?.message).toMatch(/middle has \d.* ppm after 14\.\d days, where 20 leave a colour\. It is reached on day \d+/);
+    expect(plan.findings.find(({ code }) => code === 'reach-short')?.message).toMatch(
+      /middle has \d.* ppm after 14\.\d days, where 20 leave a colour\. It is reached on day \d+/,
+    );
   });
 
   test('a coarse scale makes the doubt cross the floor', () => {

@@ -13,8 +13,8 @@ import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
 import type { StepState } from './replay.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
-import type { PieceCure } from '../course/curedPieces.js';
-import { COLOURED_AT_PPM } from '../course/reachAtPull.js';
+import type { PieceCure } from './curedPieces.js';
+import { COLOURED_AT_PPM } from '../diffusion/reachAtPull.js';
 
 /** What is known of a batch when its findings are gathered. */
 export interface Found {

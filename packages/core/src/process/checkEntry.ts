@@ -281,7 +281,9 @@ function coolingFaults(record: BatchRecord, { spec }: StepState, draft: EntryDra
 function reachFaults(record: BatchRecord, draft: DoneDraft, at: number): EntryFault[] {
   const tried = attempt(() => replay(withDraft(record, draft), at).findings);
   const short = 'value' in tried ? tried.value.find(({ code }) => code === 'not-cured') : undefined;
-  return short === undefined ? [] : [{ field: 'reason', message: `${short.message} Put it back, or write what was decided: cooked as meat that is not cured, or thrown away.` }];
+  return short === undefined
+    ? []
+    : [{ field: 'reason', message: `${short.message} Put it back, or write what was decided: cooked as meat that is not cured, or thrown away.` }];
 }
 
 /** Gates that were not met and of which nobody wrote what was decided: a correction does not decide. */
@@ -291,11 +293,21 @@ function undecidedFaults({ cooling, standing, steps }: BatchState): EntryFault[]
     const closing = steps.find(({ spec }) => spec.id === stepId)?.closing;
     const isWritten = closing?.kind === 'done' && closing.corrections.length === 0 && hasReason(closing.reason);
     const key = `:${piece}`;
-    return !isWritten && !standing.some((entry) => entry.kind === 'pit' && entry.event.act === 'decided' && entry.event.alarm.startsWith('gate-') && entry.event.alarm.endsWith(key));
+    return (
+      !isWritten &&
+      !standing.some(
+        (entry) => entry.kind === 'pit' && entry.event.act === 'decided' && entry.event.alarm.startsWith('gate-') && entry.event.alarm.endsWith(key),
+      )
+    );
   });
   const [first] = open;
   if (first === undefined) return [];
-  return [{ field: 'reason', message: `A chill gate was not met by piece ${first.piece}, and nobody wrote what was decided. Write it: by whom, and why it may be eaten; or throw it away.` }];
+  return [
+    {
+      field: 'reason',
+      message: `A chill gate was not met by piece ${first.piece}, and nobody wrote what was decided. Write it: by whom, and why it may be eaten; or throw it away.`,
+    },
+  ];
 }
 
 /** Meat that is not cured does not go into a slow smoke. */

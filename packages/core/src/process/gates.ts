@@ -62,7 +62,9 @@ function fails(gate: Gate, value: number | string | undefined): boolean {
 
 /** Whether an entry closes its step, or was only a look that leaves it open. A reason closes it over pieces that nobody read. */
 export function closesStep(step: StepSpec, values: StepValues, reason: string | undefined, pieces: readonly Coded[]): boolean {
-  return failedGates(step, values, pieces).every(({ onFail, ...gate }) => onFail === 'reason' || (onFail === 'again' && passesWithReason(step, { onFail, ...gate }, values, reason, pieces)));
+  return failedGates(step, values, pieces).every(
+    ({ onFail, ...gate }) => onFail === 'reason' || (onFail === 'again' && passesWithReason(step, { onFail, ...gate }, values, reason, pieces)),
+  );
 }
 
 function passesWithReason(step: StepSpec, gate: Gate, values: StepValues, reason: string | undefined, pieces: readonly Coded[]): boolean {

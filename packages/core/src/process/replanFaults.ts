@@ -32,7 +32,10 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
     return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
   if (asked.includes('soakMin') && isClosed('soak-out')) return [{ field: 'entry', message: 'The soak is over: it cannot be planned anew.' }];
   if (asked.includes('program') && isClosed('core')) return [{ field: 'entry', message: 'It is off the fire: its program is over.' }];
-  const uncured = draft.changes.program === undefined ? null : slowSmokeFault(
+  const uncured =
+    draft.changes.program === undefined
+      ? null
+      : slowSmokeFault(
           requireProgram(draft.changes.program),
           state.cured.every(({ isCured }) => isCured),
           state.pieces.map(({ section }) => section),

@@ -1,4 +1,4 @@
-import { curedPieces, type PieceCure } from '../course/curedPieces.js';
+import { curedPieces, type PieceCure } from './curedPieces.js';
 import { repumps, type BatchDesign } from './batchDesign.js';
 import { batchFacts, type BatchFacts } from './batchFacts.js';
 import { batchFigures, type BatchFigures } from './batchFigures.js';
@@ -134,12 +134,8 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const pieces = piecesAt(here, clock);
   const cured = once(() => curedPieces(record, { design, facts, figures, steps }));
   const cooling = once(() =>
-    coolingStates(
-      coolingGatesOf(specs),
-      pieces,
-      coreRead,
-      core === undefined ? null : Date.parse(core.at),
-      (code) => (cured().find((piece) => piece.code === code)?.isCured === true ? 'cured' : 'notCured'),
+    coolingStates(coolingGatesOf(specs), pieces, coreRead, core === undefined ? null : Date.parse(core.at), (code) =>
+      cured().find((piece) => piece.code === code)?.isCured === true ? 'cured' : 'notCured',
     ),
   );
   const findings = once(() => batchFindings({ design, process, facts, figures, standing, steps, cured: cured(), cooling: coreRead.size > 0 ? cooling() : [] }));

@@ -47,8 +47,8 @@ const HAM_BONE_IN: Recipe = {
   cookH: 4,
   restH: 0.75,
   coreTargetC: 66,
-  firstGateH: 4,
-  secondGateH: 9,
+  firstGateH: 3.5,
+  secondGateH: 7.5,
   evenOutH: 24,
   packedPercent: { low: 85, high: 95 },
 };
@@ -103,7 +103,7 @@ const PASTRAMI: Recipe = {
   restH: 2,
   coreTargetC: 93,
   firstGateH: 3,
-  secondGateH: 7,
+  secondGateH: 6.5,
   evenOutH: 12,
   packedPercent: { low: 55, high: 65 },
 };
@@ -155,7 +155,7 @@ const HAM_BONED: Recipe = {
   cookH: 3,
   coreTargetC: 71,
   firstGateH: 3,
-  secondGateH: 7,
+  secondGateH: 6.5,
   evenOutH: 24,
   packedPercent: { low: 84, high: 94 },
 };

@@ -20,14 +20,7 @@ export function readOf(spec: StepSpec, input: Extract<StepInput, { kind: 'temper
 }
 
 /** A temperature that cannot be of what it was read of: refused; or is unlikely: asked about, and kept with a reason. */
-export function temperatureFaults(
-  field: string,
-  label: string,
-  C: number,
-  of: TemperatureOf,
-  situation: Situation,
-  hasReason: boolean,
-): EntryFault[] {
+export function temperatureFaults(field: string, label: string, C: number, of: TemperatureOf, situation: Situation, hasReason: boolean): EntryFault[] {
   const fault = temperatureFault(C, of, situation);
   if (fault === null || (fault.code === 'unlikely' && hasReason)) return [];
   const asked = { field, message: `${label}: ${fault.message}`, temperature: fault };
@@ -43,9 +36,7 @@ export function situationOf(spec: StepSpec, of: TemperatureOf, state: BatchState
     return brine === undefined ? {} : { freezesC: Math.min(-1, 1.5 * brineFreezesC(Math.min(23.3, brine.strength.value))) };
   }
   const phases = cookPhases(state.design.program ?? process.program ?? []);
-  const read = state.standing.flatMap((entry) =>
-    entry.kind === 'done' && typeof entry.values.chamberC === 'number' ? [entry.values.chamberC] : [],
-  );
+  const read = state.standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.chamberC === 'number' ? [entry.values.chamberC] : []));
   if (of === 'chamber') {
     const setC = spec.id === 'raise' ? phases.at(-2)?.chamberC : phases[0]?.chamberC;
     return setC === undefined ? {} : { setC };

@@ -38,6 +38,8 @@ export interface AuditParams {
   /** mixes by their labels; an ingredient of the same name is that mix */
   cures?: readonly CureMix[];
   section?: Section;
+  /** of the piece; worked out from its weight when not given */
+  lengthMm?: number;
   cureHours?: number;
   skinOn?: boolean;
   /** ppm wanted; three quarters of the limit when not given */
@@ -92,7 +94,7 @@ export function figuresOf(p: AuditParams, brine: Bucket, cover: Bucket | null, w
     ...(p.pumpPercent === undefined ? {} : { pumped: pumpedFigure(source, exactly(p.pumpPercent / 100)) }),
     ...(p.method === 'dry' ? {} : { pickUp: pickUpFigure(source, pickUp, label), equilibrium: evenFigure(whole.nitrite, plus(meat, whole.all)) }),
     dry: dryFigure(whole.nitrite, meat),
-    ...(p.section === undefined || p.cureHours === undefined || p.method === 'dry' ? {} : { atPull: atPull({ section: p.section, massG: p.meatG }, p.cureHours, whole, meat) }),
+    ...(p.section === undefined || p.cureHours === undefined || p.method === 'dry' ? {} : { atPull: atPull(sized(p, p.section), p.cureHours, whole, meat) }),
     ...coveredIn(p, brine, cover, meat),
   };
 }
@@ -101,13 +103,7 @@ export function figuresOf(p: AuditParams, brine: Bucket, cover: Bucket | null, w
  * The most that a piece can have taken from the cover at the pull, by the model: brine at its first strength all the time, through ends
  * and edges too, and never more than the even figure [M]. Its doubt holds meat that takes up fast.
  */
-export function atPull(
-  piece: SizedPiece,
-  hours: number,
-  whole: Pick<Whole, 'nitrite' | 'all'>,
-  meat: Measured,
-  rates: UptakeRates = USUAL_RATES,
-): Figure {
+export function atPull(piece: SizedPiece, hours: number, whole: Pick<Whole, 'nitrite' | 'all'>, meat: Measured, rates: UptakeRates = USUAL_RATES): Figure {
   const shareAt = (diffusivity: number) => pieceUptake(piece, hours, diffusivity);
   const share = shareAt(rates.value);
   const endless = scaled(over(whole.nitrite, whole.all), 1e6);
@@ -126,6 +122,13 @@ export function atPull(
   };
 }
 
+/** The meat as one piece: smaller ones take up faster, and are given by their length. */
+export const sized = ({ lengthMm, meatG }: Pick<AuditParams, 'lengthMm' | 'meatG'>, section: Section): SizedPiece => ({
+  section,
+  massG: meatG,
+  ...(lengthMm === undefined ? {} : { lengthMm }),
+});
+
 /** What needle and tub give together, where it is said how thick it is and how long it lies: the tub holds what was not pumped, or a cover of its own. */
 function coveredIn(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Measured): PpmFigures {
   if (p.method !== 'pumpAndCover' || p.section === undefined || p.cureHours === undefined || p.pumpPercent === undefined) return {};
@@ -135,7 +138,7 @@ function coveredIn(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Me
   const tub = cover === null ? { nitrite: scaled(brine.nitrite, left), brine: scaled(brine.all, left) } : { nitrite: cover.nitrite, brine: cover.all };
   if (tub.brine.low <= 0) return {};
   const needle = { pickle: { nitrite: brine.nitrite, brine: brine.all }, share };
-  return { covered: coveredFigure({ section: p.section, massG: p.meatG }, p.cureHours, needle, { cover: tub, meat: plus(meat, injected) }, HANDBOOK_RATES) };
+  return { covered: coveredFigure(sized(p, p.section), p.cureHours, needle, { cover: tub, meat: plus(meat, injected) }, HANDBOOK_RATES) };
 }
 
 /**
@@ -162,7 +165,7 @@ export function coveredFigure(
   const given = at(rates.value);
   return {
     value: Math.max(pumped.value, inMeat + given),
-    low: Math.max(pumped.low, (pumped.low / (1 + share.high)) + at(rates.low)),
+    low: Math.max(pumped.low, pumped.low / (1 + share.high) + at(rates.low)),
     high: Math.max(pumped.high, pumped.high / (1 + share.low) + at(rates.high)),
     id: 'nitrite-covered',
     label: `From needle and cover after ${inWorking(hours / 24)} days${of}`,
@@ -211,7 +214,7 @@ function immersionBasis(p: AuditParams, figures: PpmFigures): [PpmBasis, string]
   if (section === undefined || cureHours === undefined) {
     return ['equilibrium', 'It is not said how long it lies. Left until even it comes to this; pulled early, to no less than the pick-up figure.'];
   }
-  const share = pieceUptake({ section, massG: p.meatG }, cureHours);
+  const share = pieceUptake(sized(p, section), cureHours);
   const taken = `After ${inWorking(cureHours / 24)} days a piece like this has taken up some ${Math.round(share * 100)} % of what it can, by the model`;
   return share >= EVEN_FROM ? ['equilibrium', `${taken}: nearer to even than not, so everything in the tub is counted.`] : clockBasis(figures, taken);
 }
@@ -265,7 +268,9 @@ function figureOf(id: string, p: AuditParams, brine: Bucket, cover: Bucket | nul
     case 'nitrite-dry':
       return (whole.nitrite.value / meat.value) * 1e6;
     case 'nitrite-at-pull':
-      return p.section === undefined ? even * 1e6 : Math.min(even, (whole.nitrite.value / whole.all.value) * pieceUptake({ section: p.section, massG: p.meatG }, p.cureHours ?? 0)) * 1e6;
+      return p.section === undefined
+        ? even * 1e6
+        : Math.min(even, (whole.nitrite.value / whole.all.value) * pieceUptake(sized(p, p.section), p.cureHours ?? 0)) * 1e6;
     case 'nitrite-covered':
       return coveredIn(p, brine, cover, meat).covered?.value ?? even * 1e6;
     default:

@@ -9,7 +9,7 @@ import { besideBound, inWorking, type Figure } from '../units/figure.js';
 import type { Measured } from '../units/measured.js';
 
 import type { Bucket, Strength } from './bucket.js';
-import type { AuditParams, Correction, PpmFigures } from './nitriteOfRecipe.js';
+import { sized, type AuditParams, type Correction, type PpmFigures } from './nitriteOfRecipe.js';
 import { cureMixOf, isFlavouring, type RecipeLine } from './recipeLine.js';
 
 interface Case {
@@ -71,7 +71,10 @@ function doseFindings(c: Case): Finding[] {
     );
   } else if (verdict === 'under') {
     found.push(
-      warn('nitrite-under', `${besideBound(applies.value, floor)} ppm is under the floor of ${floor} ppm: it would look cured and not be protected. ${remedy(c, right)}`),
+      warn(
+        'nitrite-under',
+        `${besideBound(applies.value, floor)} ppm is under the floor of ${floor} ppm: it would look cured and not be protected. ${remedy(c, right)}`,
+      ),
     );
   }
   if (verdict === 'ok') {
@@ -178,7 +181,7 @@ const byClock = ({ nitrite }: Case): boolean => nitrite.applies.id === 'nitrite-
 /** When it must be out, where that is known and matters. */
 function outBy(c: Case, limit: number): string {
   if (c.params.section === undefined || !byClock(c)) return '';
-  const day = lastDay({ section: c.params.section, massG: c.params.meatG }, c, limit);
+  const day = lastDay(sized(c.params, c.params.section), c, limit);
   return day === null ? '' : ` By the model it must be out by day ${day.toFixed(1)}.`;
 }
 
@@ -211,10 +214,16 @@ function brineFindings({ strength, params, brine }: Case): Finding[] {
   }
   const found: Finding[] = [];
   // Meat makes its own liquid: a rub, or a bag with little water, is not bound by what its water holds.
-  const draws = params.method === 'dry' || (params.method !== 'pumped' && params.method !== 'pumpAndCover' && brine.water.value < OWN_LIQUID_SHARE * params.meatG);
+  const draws =
+    params.method === 'dry' || (params.method !== 'pumped' && params.method !== 'pumpAndCover' && brine.water.value < OWN_LIQUID_SHARE * params.meatG);
   if (strength.undissolvedG > 0 && draws) {
     if (params.method !== 'dry')
-      found.push(note('own-liquid', 'More salt than this water holds at first: in a bag the meat draws it and makes its own liquid. Turn it daily, so that it dissolves.'));
+      found.push(
+        note(
+          'own-liquid',
+          'More salt than this water holds at first: in a bag the meat draws it and makes its own liquid. Turn it daily, so that it dissolves.',
+        ),
+      );
   } else if (strength.undissolvedG > 0) {
     found.push(
       stop(

@@ -1,5 +1,5 @@
 import type { Section } from '../section/section.js';
-import { countedReadings, type Around } from './countedReadings.js';
+import { ASSUMED, countedReadings, fastestCPerMin, type Around } from './countedReadings.js';
 import { requireReadings, type TimedReading } from './coreReadings.js';
 import { LIMIT_C, ROUNDING_C } from './fahrenheit.js';
 
@@ -64,7 +64,7 @@ export const COOLING_RULES: Readonly<Record<CoolingRule, readonly { from: number
 
 /**
  * A core on its way down through the gates, as far as its readings prove: while it cools, it lies between two of them. At most it took
- * from the last reading at or above the gate's start to the first at or below its end; at least from the first below the start to the last
+ * from the last reading at or above the gate's start, and what no core falls faster, to the first at or below its end; at least from the first below the start to the last
  * above the end. The most within the limit is a pass, the least beyond it a fail, all else is not shown. A later reading above the end
  * takes a pass back, and a clock that began does not begin anew. A jump that no core makes is not counted; of two series the warmer counts.
  *
@@ -82,7 +82,7 @@ export function coolingGates(readings: readonly TimedReading[], rule: CoolingRul
   });
   const doubtC = p.doubtC ?? 0;
   const sure = counted.filter(({ s }) => s <= (p.untilS ?? Infinity)).map(({ s, C }) => ({ s, C: C + doubtC }));
-  return COOLING_RULES[rule].map((gate) => passage(gate, wayDown(sure, gate.from, p.heatOffS), p.heatOffS ?? null, doubtC));
+  return COOLING_RULES[rule].map((gate) => passage(gate, wayDown(sure, gate.from, p.heatOffS), p.heatOffS ?? null, doubtC, p.section ?? ASSUMED));
 }
 
 /** The readings of the way down: since the heat ended; where nobody says when, since the core was first read at the start, else at its hottest. */
@@ -95,29 +95,35 @@ function wayDown(readings: readonly TimedReading[], fromC: number, heatOffS: num
   return hottest > 0 && hottest === readings.length - 1 ? [] : readings.slice(hottest);
 }
 
-function passage(gate: { from: number; to: number; limitS: number }, down: readonly TimedReading[], heatOffS: number | null, doubtC: number): GatePassage {
+function passage(
+  gate: { from: number; to: number; limitS: number },
+  down: readonly TimedReading[],
+  heatOffS: number | null,
+  doubtC: number,
+  section: Section,
+): GatePassage {
   const { from, to, limitS } = gate;
   const below = down.findIndex(({ C }) => C < from - ROUNDING_C);
   const firstBelow = down[below];
   if (firstBelow === undefined) return { ...gate, startS: null, tookS: null, leastS: 0, mostS: null, state: 'notStarted' };
-  // Above the start for sure, whichever way the thermometer errs.
-  const startS = down.findLast(({ C }, i) => i < below && C - 2 * doubtC >= from - ROUNDING_C)?.s ?? heatOffS;
+  // Above the start for sure, whichever way the thermometer errs; and no core falls from there at once.
+  const above = down.findLast(({ C }, i) => i < below && C - 2 * doubtC >= from - ROUNDING_C);
+  const startS = above === undefined ? heatOffS : Math.min(firstBelow.s, above.s + quickestS(section, above.C - 2 * doubtC, from));
   const backAt = down.findLastIndex(({ C }) => C > to + BACK_C);
   const endAt = down.findIndex(({ C }, i) => i >= below && i > backAt && C <= to + ROUNDING_C);
   const end = down[endAt];
   const lastAbove = down.findLast(({ C }, i) => C > to + ROUNDING_C && i >= below && (endAt === -1 || i < endAt));
   const leastS = lastAbove === undefined ? 0 : lastAbove.s - firstBelow.s;
   const mostS = end === undefined || startS === null ? null : end.s - startS;
-  const state: GateState =
-    leastS > limitS + 1e-6
-      ? 'fail'
-      : end === undefined
-        ? 'running'
-        : mostS !== null && mostS <= limitS + 1e-6
-          ? 'pass'
-          : 'notShown';
+  const state: GateState = leastS > limitS + 1e-6 ? 'fail' : end === undefined ? 'running' : mostS !== null && mostS <= limitS + 1e-6 ? 'pass' : 'notShown';
   const estimate = end === undefined ? leastS : Math.max(leastS, Math.min(mostS ?? Infinity, estimated(down, below, endAt, from, to) ?? leastS));
   return { ...gate, startS, tookS: state === 'pass' || (state === 'fail' && end !== undefined) ? estimate : null, leastS, mostS, state };
+}
+
+/** The soonest that a core can have fallen from one temperature to another, in ice water say, s. */
+function quickestS(section: Section, fromC: number, toC: number): number {
+  const rate = fastestCPerMin(section, fromC, true);
+  return rate <= 0 ? 0 : (Math.max(0, fromC - toC) / rate) * 60;
 }
 
 /** From crossing to crossing, along straight ways between readings, s; null where one of the two has no reading before it. */

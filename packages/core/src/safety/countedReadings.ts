@@ -39,7 +39,7 @@ export interface CountingRules {
 
 /** Readings alone are taken as of a slab so thick, mm. */
 export const ASSUMED_MM = 40;
-const ASSUMED: Section = { shape: 'slab', thicknessMm: ASSUMED_MM };
+export const ASSUMED: Section = { shape: 'slab', thicknessMm: ASSUMED_MM };
 /** The hottest fire where none was read or set, and ice, °C [M]. */
 export const ANY_FIRE: Around = { hottestC: 180, coldestC: 0 };
 /** No core gets hotter, °C. */
@@ -48,6 +48,8 @@ const BOILS_C = 100;
 const PLAY_C = 2;
 /** After a reading that was not counted, no more than what a core does in so many minutes agrees with the last that was [M]. */
 const AFTER_A_STRAY_MIN = 15;
+/** Hands read so seldom, s. */
+const SPARSE_S = 900;
 /** A series whose first reading lies under this was seen to rise: it was in the meat, °C [M]. */
 const SEEN_TO_RISE_C = 50;
 
@@ -66,8 +68,8 @@ export function fastestCPerMin(section: Section, awayC: number, isWater: boolean
 
 /**
  * The readings of one probe in one place that can be of a core: a core cannot jump, nor be colder or hotter than all around it. What is
- * left out is named. After a stray reading only one that agrees with the last counted one goes on, however long that takes; a sparse
- * reading without a stray before it may lie as far as the time allows. Of two series that disagree one counts, once it was read twice.
+ * left out is named. After a stray reading of a probe only one that agrees with the last counted one goes on, however long that takes; what
+ * is read seldom may lie as far as the time allows. Of two series that disagree one counts, once it was read twice.
  *
  * @param readings in order of time
  * @example countedReadings([{ s: 0, C: 20 }, { s: 60, C: 84 }, { s: 120, C: 21 }], { favours: 'lower' }).notCounted // [{ s: 60, C: 84, why: 'jump' }]
@@ -108,10 +110,12 @@ function oneSeat(readings: readonly TimedReading[], rules: CountingRules, wantsS
     // Meat that was seen to rise was meat: what reads colder after it is a probe that was drawn out.
     return favours === 'higher' ? otherLast.C > last.C : otherLast.C < last.C && first.C >= SEEN_TO_RISE_C;
   };
+  // A single reading that did not agree, and the next long after it: hands that read seldom, not a probe that lies outside.
+  const isSparse = ({ s }: TimedReading) => other.length < 2 && s - (other.at(-1)?.s ?? s) >= SPARSE_S;
   for (const reading of readings) {
     const { hottestC, coldestC } = around(reading.s);
     if (reading.C > Math.min(hottestC, BOILS_C) + PLAY_C || reading.C < coldestC - PLAY_C) leaveOut([reading], 'beyond');
-    else if (agrees(counted.at(-1), reading, other.length > 0)) {
+    else if (agrees(counted.at(-1), reading, other.length > 0 && !isSparse(reading))) {
       leaveOut(other, 'jump');
       other = [];
       counted.push(reading);

@@ -110,7 +110,8 @@ describe('the lethality sum', () => {
       strayAt: fc.nat(400),
       strayC: fc.double({ min: -20, max: 150, noNaN: true }),
     });
-    const truth = (topC: number, riseS: number) => (s: number) => 4 + (topC - 4) * (1 - Math.exp((-3 * s) / riseS)) - (s > riseS ? ((s - riseS) / 3600) * 4 : 0);
+    const truth = (topC: number, riseS: number) => (s: number) =>
+      4 + (topC - 4) * (1 - Math.exp((-3 * s) / riseS)) - (s > riseS ? ((s - riseS) / 3600) * 4 : 0);
     const fine = (C: (s: number) => number, untilS: number) => Array.from({ length: Math.floor(untilS / 10) }, (_, i) => ({ s: i * 10, C: C(i * 10) }));
 
     test('never more is proven than was: no sparseness, no single stray reading makes a core that was not done done', () => {
@@ -183,7 +184,11 @@ describe('come-up', () => {
     expect(hours([0, 5], [2, 55], [2.25, 55], [10, 9], [12, 60])).toBeGreaterThan(11);
   });
   test('what its readings prove at the least fails it, what they allow at the most passes it', () => {
-    const of = (...read: [h: number, C: number][]) => comeUp(read.map(([h, C]) => ({ s: h * 3600, C })), null);
+    const of = (...read: [h: number, C: number][]) =>
+      comeUp(
+        read.map(([h, C]) => ({ s: h * 3600, C })),
+        null,
+      );
     expect(of([0, 5], [1, 12], [8, 50])).toMatchObject({ leastH: 7, failedAtS: 7 * 3600, isBegunCold: true });
     expect(of([0, 5], [7, 60])).toMatchObject({ leastH: 0, mostH: 7, failedAtS: null, endS: 7 * 3600 });
     expect(of([0, 20], [2, 60])).toMatchObject({ isBegunCold: false });
@@ -280,7 +285,10 @@ describe('cooling gates', () => {
       ].map(([h = 0, C = 0]) => ({ s: h * 3600, C })),
       'cured',
     );
-    expect(gate).toMatchObject({ state: 'pass', leastS: 2 * 3600, mostS: 3.5 * 3600, startS: 0 });
+    expect(gate).toMatchObject({ state: 'pass', leastS: 2 * 3600 });
+    // From 60 to 54.4 °C a piece 4 cm through needs a minute and a half at the least.
+    expect(gate?.startS).toBeCloseTo(((60 - F(130)) / ((0.9 * 60) / 16)) * 60, 3);
+    expect(gate?.mostS).toBeCloseTo(3.5 * 3600 - (gate?.startS ?? 0), 6);
     expect(gate?.tookS).toBeGreaterThan(2 * 3600);
     expect(gate?.tookS).toBeLessThan(3.5 * 3600);
   });
@@ -294,8 +302,7 @@ describe('cooling gates', () => {
     fc.assert(
       fc.property(chill, ({ halfH, hours, stray }) => {
         const C = (h: number) => 2 + 63 * 2 ** (-h / halfH);
-        const passes = (gate: { from: number; to: number; limitS: number }) =>
-          halfH * Math.log2((gate.from - 2) / (gate.to - 2)) * 3600 <= gate.limitS;
+        const passes = (gate: { from: number; to: number; limitS: number }) => halfH * Math.log2((gate.from - 2) / (gate.to - 2)) * 3600 <= gate.limitS;
         const read = [...hours].sort((a, b) => a - b).map((h) => ({ s: h * 3600, C: C(h) }));
         for (const rule of ['cured', 'notCured'] as const) {
           coolingGates(read, rule, { heatOffS: 0 }).forEach(({ state }, i) => {
@@ -310,7 +317,11 @@ describe('cooling gates', () => {
           const s = (stray.at + 0.5) * 600;
           if (Math.abs(stray.C - C(s / 3600)) < 25) continue;
           const before = coolingGates(near, rule, { heatOffS: 0 }).map(({ state }) => state);
-          const after = coolingGates([...near, { s, C: stray.C }].sort((a, b) => a.s - b.s), rule, { heatOffS: 0 }).map(({ state }) => state);
+          const after = coolingGates(
+            [...near, { s, C: stray.C }].sort((a, b) => a.s - b.s),
+            rule,
+            { heatOffS: 0 },
+          ).map(({ state }) => state);
           before.forEach((state, i) => {
             if (state !== 'pass') expect(after[i]).not.toBe('pass');
           });

@@ -83,7 +83,8 @@ export function temperatureFault(C: number, of: TemperatureOf, { setC, hottestC,
   };
   if (C < min) return fault('cannot-be', of === 'brine' && freezesC !== undefined ? `this brine freezes at ${shown(freezesC)} °C` : bounds.below);
   if (C > bounds.max) return fault('cannot-be', bounds.above);
-  if (of === 'core' && hottestC !== undefined && C > hottestC + OVER_FIRE_C) return fault('unlikely', `nothing around it was hotter than ${shown(hottestC)} °C`);
+  if (of === 'core' && hottestC !== undefined && C > hottestC + OVER_FIRE_C)
+    return fault('unlikely', `nothing around it was hotter than ${shown(hottestC)} °C`);
   if (of === 'cold' && C > HARDLY_C.cold) return fault('unlikely', 'a refrigerator is hardly so warm');
   if (of === 'brine' && C > HARDLY_C.brine) return fault('unlikely', 'brine for meat is hardly so warm');
   if (of === 'chamber' && setC !== undefined && C > setC + OVER_SET_C) return fault('unlikely', `the program wants ${shown(setC)} °C`);

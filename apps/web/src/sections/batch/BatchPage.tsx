@@ -7,6 +7,7 @@ import { FindingStrip } from '../../instruments/FindingStrip';
 import { NitriteGauge } from '../../instruments/NitriteGauge';
 import { PumpPanel } from '../../instruments/PumpPanel';
 import { Readings } from '../../instruments/Readings';
+import { Contained } from '../../shell/Contained';
 import { benchOfBatch } from '../../shell/benchAddress';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
@@ -28,6 +29,7 @@ const CurePanel = lazy(async () => ({ default: (await import('./cure/CurePanel')
 const PullCheck = lazy(async () => ({ default: (await import('./cure/PullCheck')).PullCheck }));
 const ColdPanel = lazy(async () => ({ default: (await import('../../shell/pit/ColdPanel')).ColdPanel }));
 const BatchChill = lazy(async () => ({ default: (await import('./BatchChill')).BatchChill }));
+const Verdicts = lazy(async () => ({ default: (await import('./Verdicts')).Verdicts }));
 const CutFaceField = lazy(async () => ({ default: (await import('./cure/CutFaceField')).CutFaceField }));
 
 /** Stations at which salt is still on its way. */
@@ -63,7 +65,9 @@ function WholeBatch({ batch }: { batch: Batch }) {
   const step = chosen ?? state.next;
   const { figures } = state;
   const needles = useNeedles();
-  const chilling = state.cooling.some((gate) => gate.lastAbove !== null && gate.fromC > 50);
+  const isClosed = (stepId: string) => state.steps.some(({ spec, closing }) => spec.id === stepId && closing !== null);
+  const chilling = isClosed('core') && state.outcome !== 'thrownAway';
+  const judged = isClosed('pull') && state.outcome !== 'thrownAway';
   return (
     <div className="page batch">
       <Ticket state={state} now={now} chosen={chosen?.spec.id} onChoose={setChosenId} />
@@ -86,18 +90,31 @@ function WholeBatch({ batch }: { batch: Batch }) {
           />
         )}
         {SALT_MOVES.includes(state.station) && (
-          <Suspense fallback={null}>
-            <CurePanel batch={batch} now={now} />
-          </Suspense>
+          <Contained part="The section">
+            <Suspense fallback={null}>
+              <CurePanel batch={batch} now={now} />
+            </Suspense>
+          </Contained>
+        )}
+        {judged && (
+          <Contained part="What each piece has shown">
+            <Suspense fallback={null}>
+              <Verdicts batch={batch} />
+            </Suspense>
+          </Contained>
         )}
         {chilling && (
-          <Suspense fallback={null}>
-            <BatchChill batch={batch} />
-          </Suspense>
+          <Contained part="The chill">
+            <Suspense fallback={null}>
+              <BatchChill batch={batch} />
+            </Suspense>
+          </Contained>
         )}
-        <Suspense fallback={null}>
-          <ColdPanel batch={batch} />
-        </Suspense>
+        <Contained part="The cold">
+          <Suspense fallback={null}>
+            <ColdPanel batch={batch} />
+          </Suspense>
+        </Contained>
         <NitriteGauge
           nitrite={figures.nitrite}
           target={state.design.nitritePpm}
@@ -111,9 +128,15 @@ function WholeBatch({ batch }: { batch: Batch }) {
           {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} needles={needles} />}
           <Readings figures={figures} facts={state.facts} />
         </div>
-        <PiecesPanel batch={batch} />
-        <LotsPanel batch={batch} />
-        <PicturesPanel batch={batch} />
+        <Contained part="The pieces">
+          <PiecesPanel batch={batch} />
+        </Contained>
+        <Contained part="The lots">
+          <LotsPanel batch={batch} />
+        </Contained>
+        <Contained part="The pictures">
+          <PicturesPanel batch={batch} />
+        </Contained>
         <nav className="paper-links" aria-label="On paper">
           <span className="label">On paper</span>
           <Link className="lnk" to={`/batches/${batch.record.id}/record`}>
@@ -129,7 +152,9 @@ function WholeBatch({ batch }: { batch: Batch }) {
             As a file
           </a>
         </nav>
-        <LogPanel batch={batch} />
+        <Contained part="The log">
+          <LogPanel batch={batch} />
+        </Contained>
       </div>
     </div>
   );

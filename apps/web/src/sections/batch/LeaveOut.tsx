@@ -5,13 +5,14 @@ import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
 import { usePreferences } from '../../shell/preferences';
 import { Only } from '../../shell/Only';
+import { newId } from '../../data/newId';
 
 type Act = { kind: 'skipped'; stepId: string } | { kind: 'ended' } | { kind: 'note' } | { kind: 'withdrawn'; replaces: string };
 
 /** Writes an entry that needs words and no numbers. */
 export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch; act: Act; label: string; button: string; onDone: () => void }) {
   const { name } = usePreferences();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [reason, setReason] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const send = async () => {

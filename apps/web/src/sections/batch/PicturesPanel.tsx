@@ -11,6 +11,7 @@ import { usePreferences } from '../../shell/preferences';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { Only } from '../../shell/Only';
+import { newId } from '../../data/newId';
 
 const ReadFace = lazy(async () => ({ default: (await import('./ReadFace')).ReadFace }));
 
@@ -33,7 +34,7 @@ export function PicturesPanel({ batch: { record, state } }: { batch: Batch }) {
     setBusy(true);
     try {
       const by = name;
-      await keepPicture(record.id, { id: crypto.randomUUID(), piece, at: new Date(houseTime()).toISOString(), by }, picked);
+      await keepPicture(record.id, { id: newId(), piece, at: new Date(houseTime()).toISOString(), by }, picked);
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       setFault(error.message);

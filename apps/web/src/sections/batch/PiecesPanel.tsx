@@ -11,6 +11,7 @@ import { useWrite } from '../../shell/useWrite';
 import { Lineage } from './Lineage';
 import { pieceEventTitle, SHAPING_WORDS } from './pieceWords';
 import { Only } from '../../shell/Only';
+import { newId } from '../../data/newId';
 
 type Doing = { piece: PieceNow; act: 'shape' | 'split' | 'join' | 'drop' };
 
@@ -179,7 +180,7 @@ function Form({ batch, doing: { piece, act }, onDone }: { batch: Batch; doing: D
       case 'shape':
         return { act: shaping, piece: code, ...(given(first) ? { offG: first as number } : {}), ...(given(second) ? { weighsG: second as number } : {}) };
       case 'split':
-        return given(first) && given(second) ? { act: 'split', piece: code, staysG: first as number, goesG: second as number, to: crypto.randomUUID() } : null;
+        return given(first) && given(second) ? { act: 'split', piece: code, staysG: first as number, goesG: second as number, to: newId() } : null;
       case 'join':
         return other === '' ? null : { act: 'joined', piece: code, to: other };
       case 'drop':

@@ -4,6 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { pictureUrl, readPicture } from '../../data/pictures';
 import { Refusal } from '../../data/request';
 import { usePreferences } from '../../shell/preferences';
+import { newId } from '../../data/newId';
 
 type Mark = 'meat' | 'size' | 'pink' | 'grey';
 const WORDS: Record<Mark, string> = { meat: 'Middle of the meat', size: 'Rim of the meat', pink: 'Surely pink', grey: 'Surely grey' };
@@ -47,7 +48,7 @@ export function ReadFace({ picture, onDone }: { picture: PictureResponse; onDone
     setBusy(true);
     setFault(null);
     try {
-      await readPicture(picture, { id: crypto.randomUUID(), by: name, ...marks });
+      await readPicture(picture, { id: newId(), by: name, ...marks });
       onDone();
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

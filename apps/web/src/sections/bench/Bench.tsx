@@ -12,6 +12,8 @@ import { sheetText, sheetTitle } from './sheetText';
 import { toBatch } from './toBatch';
 import { Sheet, useSheet } from './useSheet';
 import { WantForm } from './WantForm';
+import { newId } from '../../data/newId';
+import { copyText } from '../../shell/copyText';
 
 const QUARTER_MS = 900_000;
 
@@ -87,18 +89,14 @@ function SheetActions({ sheet, worked }: { sheet: Parameters<typeof toBatch>[0];
   const recipe = 'value' in worked.recipe ? worked.recipe.value : null;
   const batch = toBatch(sheet, worked, { id: '', by: name, startsAt: '' });
   const start = () => {
-    const asked = { id: crypto.randomUUID(), by: name, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() };
+    const asked = { id: newId(), by: name, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() };
     const made = toBatch(sheet, worked, asked);
     if ('request' in made) void navigate('/new', { state: { request: made.request } });
   };
   const copy = async () => {
     if (recipe === null) return;
-    try {
-      await navigator.clipboard.writeText(sheetText(sheet, recipe));
-      setSaid('Copied.');
-    } catch {
-      setSaid('This browser does not let it be copied. Print it instead.');
-    }
+    const went = await copyText(sheetText(sheet, recipe));
+    setSaid(went ? 'Copied.' : 'This browser does not let it be copied. Print it instead.');
   };
   return (
     <div className="bench-act">

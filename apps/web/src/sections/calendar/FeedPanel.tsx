@@ -4,6 +4,7 @@ import { Refusal } from '../../data/request';
 import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { useReminding } from '../../shell/reminding';
+import { copyText } from '../../shell/copyText';
 
 const ALARMS = { none: 'None', '0': 'When due', '15': '15 min before', '60': 'An hour before' } as const;
 type Alarm = keyof typeof ALARMS;
@@ -53,7 +54,7 @@ export function FeedPanel() {
             )}
             <div className="calendar-acts">
               {'clipboard' in navigator && (
-                <button type="button" className="btn" onClick={() => void navigator.clipboard.writeText(address).then(() => setCopied(true))}>
+                <button type="button" className="btn" onClick={() => void copyText(address).then(setCopied)}>
                   {copied ? 'Copied' : 'Copy the address'}
                 </button>
               )}

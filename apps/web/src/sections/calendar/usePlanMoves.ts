@@ -5,6 +5,7 @@ import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
 import { useTellLogged } from '../../shell/JustLogged';
 import { usePreferences } from '../../shell/preferences';
+import { newId } from '../../data/newId';
 
 /** A change of one batch's plan. */
 export interface PlanMove {
@@ -65,7 +66,7 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
     try {
       for (const one of moves) {
         const { record } = one.batch;
-        const entryId = crypto.randomUUID();
+        const entryId = newId();
         const at = new Date(houseTime()).toISOString();
         try {
           await writeEntry(record.id, { id: entryId, kind: 'replanned', changes: one.changes, reason: one.why, at, by, seen: record.entries.length });
@@ -98,7 +99,7 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
       );
       for (const { batch, entryId } of [...standing].reverse())
         await writeEntry(batch.record.id, {
-          id: crypto.randomUUID(),
+          id: newId(),
           kind: 'withdrawn',
           replaces: entryId,
           at: new Date(houseTime()).toISOString(),

@@ -8,6 +8,7 @@ import { OwnSecret } from './OwnSecret';
 import { Sessions } from './Sessions';
 import { SettingsForm } from './SettingsForm';
 import { Tablets } from './Tablets';
+import { PlainHttp } from '../../shell/PlainHttp';
 
 /** The house itself: who belongs to it, where they are signed in, how it counts and keeps. */
 export function HousePage() {
@@ -30,6 +31,7 @@ export function HousePage() {
           </Link>
         </Only>
       </div>
+      <PlainHttp />
       <div className="house-cols">
         <div className="house-col">
           <Only right="run">

@@ -6,10 +6,11 @@ import { Choice } from '../../shell/Choice';
 import { ROLE_NOTES, ROLE_WORDS } from '../../shell/who';
 import { SecretField } from './SecretField';
 import { useSaving } from './useSaving';
+import { newId } from '../../data/newId';
 
 /** Somebody is taken into the crew, or may something else from now on. */
 export function PersonForm({ person, onDone }: { person: PersonResponse | null; onDone: () => void }) {
-  const [id] = useState(() => person?.id ?? crypto.randomUUID());
+  const [id] = useState(() => person?.id ?? newId());
   const [name, setName] = useState(person?.name ?? '');
   const [role, setRole] = useState<Role>(person?.role ?? 'helper');
   const [until, setUntil] = useState(person?.endsAt == null ? '' : dayjs(person.endsAt).format('YYYY-MM-DD'));

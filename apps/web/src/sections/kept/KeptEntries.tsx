@@ -9,6 +9,7 @@ import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
+import { newId } from '../../data/newId';
 
 /** What waits on this device, in its order; and what the house would not take, for a decision. */
 export function KeptEntries() {
@@ -71,7 +72,7 @@ function Clash({ own, refusal }: { own: Waiting; refusal: string }) {
       const reason = `Logged without a connection and not taken: ${said}, ${new Date(own.entry.at).toISOString().slice(0, 16)}Z by ${own.entry.by}. ${own.entry.reason ?? ''}`;
       const by = name;
       await writeEntry(own.batchId, {
-        id: crypto.randomUUID(),
+        id: newId(),
         kind: 'note',
         at: new Date(houseTime()).toISOString(),
         by,

@@ -11,6 +11,7 @@ import { Choice } from '../../shell/Choice';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
 import { dayWithYear } from '../../shell/times';
+import { newId } from '../../data/newId';
 
 /** Two or more batches side by side: what was different, and what came out. */
 export function Compare() {
@@ -35,7 +36,7 @@ export function Compare() {
     void navigate('/new', {
       state: {
         request: {
-          ...requestOf(state.design, { id: crypto.randomUUID(), by: preferences.name, startsAt: new Date(houseTime()).toISOString() }, record.process),
+          ...requestOf(state.design, { id: newId(), by: preferences.name, startsAt: new Date(houseTime()).toISOString() }, record.process),
         },
       },
     });

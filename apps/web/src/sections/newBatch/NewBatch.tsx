@@ -14,7 +14,7 @@ import { MeatPanel } from './MeatPanel';
 import { planOf, stopOf } from './planOf';
 import { Result } from './Result';
 import { useHouseDiffusivity } from './useHouseDiffusivity';
-import { useProcess } from './useProcess';
+import { useKnownProcess } from './useProcess';
 import { WhenPanel, WORKING } from './WhenPanel';
 import { NotForYou, Only } from '../../shell/Only';
 
@@ -49,7 +49,7 @@ function NewBatchForm() {
   });
   const { setValue, handleSubmit } = form;
   const [product, recipe] = useWatch({ control: form.control, name: ['product', 'recipe'] });
-  const process = useProcess({ product, recipe });
+  const { process, isKnown } = useKnownProcess({ product, recipe });
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => setValue('by', name), [name, setValue]);
 
@@ -65,7 +65,7 @@ function NewBatchForm() {
   const start = async () => {
     for (let waited = 0; notYet.current === WORKING && waited < MOST_WAIT_MS; waited += LOOK_MS) await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     const asked = asFitted(form.getValues());
-    const late = notYet.current ?? datesFault(asked, houseTime());
+    const late = (isKnown ? null : 'The recipe has not arrived from the house yet. Try again in a moment.') ?? notYet.current ?? datesFault(asked, houseTime());
     setRefusal(late);
     if (late !== null || stopOf(planOf(asked, process)) !== null) return;
     try {

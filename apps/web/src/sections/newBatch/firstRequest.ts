@@ -1,13 +1,14 @@
 import { requestBy, type BatchRequest } from '@bunkhouse/api';
 import { processFor, RULE_SETS, type Process } from '@bunkhouse/core';
 import { houseTime } from '../../data/serverClock';
+import { newId } from '../../data/newId';
 
 const DRAFT = 'bunkhouse.draft.new-batch';
 const QUARTER_MS = 900_000;
 
 /** A batch with a recipe’s usual values, beginning at the next quarter of an hour. */
 export const fresh = (process: Process, by: string): BatchRequest =>
-  requestBy(process, { id: crypto.randomUUID(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
+  requestBy(process, { id: newId(), by, startsAt: new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString() });
 
 /** The same by the rules of the house: aimed at what is usual under them, never over a limit. */
 export const underRules = (request: BatchRequest, ruleSet: keyof typeof RULE_SETS): BatchRequest => ({

@@ -9,6 +9,7 @@ import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
+import { useBatchChannels } from '../../shell/pit/useBatchChannels';
 
 const MOST_LABELS = 120;
 const DAY_MS = 86_400_000;
@@ -16,9 +17,11 @@ const DAY_MS = 86_400_000;
 /** Labels for the pieces on their way, and for the packs. */
 export const Labels = () => <OneBatch>{(batch) => <LabelSheet batch={batch} />}</OneBatch>;
 
-function LabelSheet({ batch: { record, state } }: { batch: Batch }) {
+function LabelSheet({ batch }: { batch: Batch }) {
+  const { record, state } = batch;
   const preferences = usePreferences();
-  const label = packLabel(record, state);
+  const channels = useBatchChannels(batch);
+  const label = packLabel(record, state, channels);
   const [of, setOf] = useState<'packs' | 'pieces'>(state.facts.packedG === null ? 'pieces' : 'packs');
   const [packs, setPacks] = useState<number | undefined>(6);
   const [keeps, setKeeps] = useState<number | undefined>(label.keepsDays);

@@ -1,4 +1,4 @@
-import { bookLines, deviations, inputNames, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
+import { bookLines, deviations, inputNames, pieceReleases, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
@@ -12,6 +12,7 @@ import { digits, inWords } from '../../shell/quantities';
 import { readWithWords } from '../../shell/toolWords';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
+import { useBatchChannels } from '../../shell/pit/useBatchChannels';
 
 const WHEN = 'ddd D MMM YYYY HH:mm';
 const day = (at: string | number) => dayjs(at).format('D MMM YYYY');
@@ -19,7 +20,10 @@ const day = (at: string | number) => dayjs(at).format('D MMM YYYY');
 /** The batch record: all that an inspector asks for, on paper. */
 export const Record = () => <OneBatch>{(batch) => <RecordSheet batch={batch} />}</OneBatch>;
 
-function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
+function RecordSheet({ batch }: { batch: Batch }) {
+  const { record, state } = batch;
+  const channels = useBatchChannels(batch);
+  const released = pieceReleases(record, state, state.endedAt ?? Date.now(), channels);
   const preferences = usePreferences();
   const lines = bookLines(record, state);
   const odd = deviations(record, state);
@@ -141,6 +145,37 @@ function RecordSheet({ batch: { record, state } }: { batch: Batch }) {
         </table>
       </section>
       <section>
+        <h2>What each piece has shown</h2>
+        <table>
+          <thead>
+            <tr>
+              {['Piece', 'Cure in the middle', 'Heat', 'Chill gates'].map((head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {released.map(({ piece, cooked, chilled }) => {
+              const cure = state.cured.find(({ code }) => code === piece);
+              return (
+                <tr key={piece}>
+                  <th scope="row">{piece}</th>
+                  <td>
+                    {cure === undefined || cure.why === 'noCure'
+                      ? 'no cure'
+                      : `${cure.isCured ? 'cured' : 'not cured'}: ${digits(cure.leastPpm, 0)} ppm at the least, ${digits(cure.meanPpm.typical, 0)} as a mean, by the model after ${digits(cure.lainDays, 1)} days`}
+                  </td>
+                  <td>{SHOWN_WORDS[cooked]}</td>
+                  <td>{CHILLED_WORDS[chilled]}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </section>
+      <section>
         <h2>Deviations and corrections</h2>
         {odd.length === 0 ? (
           <p>None.</p>
@@ -231,6 +266,9 @@ const WORDS = {
   lot: 'From a lot',
   note: 'Note',
 } as const;
+
+const SHOWN_WORDS = { met: '6.5 log shown', notMet: 'not met', notShown: 'not shown' } as const;
+const CHILLED_WORDS = { pass: 'both met', fail: 'not met', notShown: 'not shown', running: 'not shown', notStarted: 'not shown' } as const;
 
 function Row({ name, children }: { name: string; children: React.ReactNode }) {
   return (

@@ -9,6 +9,7 @@ import { tagWeight } from '../../shell/quantities';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { Cook } from './Cook';
+import { Contained } from '../../shell/Contained';
 
 /** The pit: what is on the fire or cools now, what comes next, and the thermometers of the house. */
 export function Pit() {
@@ -25,7 +26,13 @@ export function Pit() {
   return (
     <div className="page pit">
       {here.length > 1 && <Cooks batches={here} chosen={chosen} />}
-      {chosen === undefined ? <NothingOn batches={batches} /> : <Chosen key={chosen} id={chosen} />}
+      {chosen === undefined ? (
+        <NothingOn batches={batches} />
+      ) : (
+        <Contained part="This cook">
+          <Chosen key={chosen} id={chosen} />
+        </Contained>
+      )}
     </div>
   );
 }

@@ -26,6 +26,7 @@ import { ProgramPhases } from '../../shell/pit/ProgramPhases';
 import { usePreferences } from '../../shell/preferences';
 import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
 import { Checks, Spices, Words } from './RecipeLists';
+import { newId } from '../../data/newId';
 
 /** Cures that may stand in a recipe by name; any other is typed from its label. */
 const CURES = [...Object.values(CURE_MIXES).filter(({ nitritePercent }) => nitritePercent > 0 && nitritePercent < 50), NO_CURE];
@@ -47,7 +48,7 @@ function kept(key: string, from: Recipe): Recipe {
 export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeResponse | null; onDone: () => void }) {
   const key = draftKey(of?.id ?? 'new');
   const [draft, setDraft] = useState(() => kept(key, from));
-  const [id] = useState(() => of?.id ?? crypto.randomUUID());
+  const [id] = useState(() => of?.id ?? newId());
   const [reason, setReason] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);

@@ -16,11 +16,12 @@ import { EditRecipe } from './EditRecipe';
 import { recipeLines } from './recipeLines';
 import { Versions } from './Versions';
 import { Only } from '../../shell/Only';
+import { newId } from '../../data/newId';
 
 /** One recipe: what it says, what it comes to for a weight, and every version of it. */
 export function RecipePage() {
   const { id = '' } = useParams();
-  const { recipes, failed } = useRecipes();
+  const { recipes, isKnown, failed } = useRecipes();
   const found = recipes.find((recipe) => recipe.id === id);
   const [asked, setAsked] = useState<number | null>(null);
   const [mode, setMode] = useState<'look' | 'change' | 'copy'>('look');
@@ -46,7 +47,7 @@ export function RecipePage() {
     return (
       <div className="page">
         <h1 className="title">Recipe</h1>
-        <p className="lead">{failed ? 'The recipes cannot be read just now.' : 'There is no such recipe.'}</p>
+        <p className="lead">{failed ? 'The recipes cannot be read just now.' : isKnown ? 'There is no such recipe.' : 'Looking for it...'}</p>
         <Link className="lnk" to="/recipes">
           All recipes
         </Link>
@@ -64,7 +65,7 @@ export function RecipePage() {
     );
   const start = () =>
     void navigate('/new', {
-      state: { request: requestBy(process, { id: crypto.randomUUID(), by: preferences.name, startsAt: new Date(houseTime()).toISOString() }) },
+      state: { request: requestBy(process, { id: newId(), by: preferences.name, startsAt: new Date(houseTime()).toISOString() }) },
     });
   return (
     <div className="page recipe">

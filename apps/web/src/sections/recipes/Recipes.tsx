@@ -10,7 +10,7 @@ import { Only } from '../../shell/Only';
 
 /** Every recipe of the house, as it is now. */
 export function Recipes() {
-  const { recipes, failed } = useRecipes();
+  const { recipes, isKnown, failed } = useRecipes();
   const { data: house } = useHouse();
   const preferences = usePreferences();
   const [sought, setSought] = useState('');
@@ -37,9 +37,9 @@ export function Recipes() {
           </Link>
         </Only>
       </div>
-      {failed && <p className="fault">The recipes cannot be read just now: these are the ones that a house begins with.</p>}
+      {failed && <p className="fault">The recipes cannot be read just now.</p>}
       {shown.length === 0 ? (
-        <p className="lead">No recipe says that.</p>
+        <p className="lead">{isKnown ? 'No recipe says that.' : failed ? '' : 'Looking for the recipes of the house...'}</p>
       ) : (
         <div className="panel table-scroll" tabIndex={0} role="region" aria-label="Recipes">
           <table className="book">

@@ -9,6 +9,7 @@ import { NumberField } from '../../instruments/NumberField';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { degreesApart } from '../../shell/toolWords';
+import { newId } from '../../data/newId';
 
 const ALTITUDE = 'bunkhouse.altitude';
 const keptAltitude = (): number | undefined => {
@@ -19,7 +20,7 @@ const keptAltitude = (): number | undefined => {
 /** A tool is held against what is known: ice and water, boiling water, plain water. */
 export function CheckTool({ tool, onDone }: { tool: ToolResponse; onDone: () => void }) {
   const preferences = usePreferences();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [said, setSaid] = useState<Partial<Omit<ToolCheckRequest, 'id' | 'at' | 'by'>>>(() => {
     const altitudeM = keptAltitude();
     return altitudeM === undefined ? {} : { altitudeM };

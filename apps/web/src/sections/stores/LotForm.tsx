@@ -9,11 +9,12 @@ import { Choice } from '../../shell/Choice';
 import { LOT_WORDS } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
 import { SaveOrPutAway } from './SaveOrPutAway';
+import { newId } from '../../data/newId';
 
 /** A lot that has come, or that is put right. */
 export function LotForm({ lot, onDone }: { lot: LotResponse | null; onDone: () => void }) {
   const { name: cook } = usePreferences();
-  const [id] = useState(() => lot?.id ?? crypto.randomUUID());
+  const [id] = useState(() => lot?.id ?? newId());
   const [kind, setKind] = useState<LotKind>(lot?.kind ?? 'cure');
   const [name, setName] = useState(lot?.name ?? '');
   const [number, setNumber] = useState(lot?.number ?? '');

@@ -8,6 +8,7 @@ import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { FLOAT_WORDS, TOOL_WORDS } from '../../shell/toolWords';
 import { SaveOrPutAway } from './SaveOrPutAway';
+import { newId } from '../../data/newId';
 
 interface Sizes {
   stepC?: number | undefined;
@@ -49,7 +50,7 @@ function asked(kind: ToolKind, { stepC, channel, scale, calibrationC, stepG, mos
 /** A tool that is new to the book, or that is put right. */
 export function ToolForm({ tool, devices, onDone }: { tool: ToolResponse | null; devices: readonly DeviceResponse[]; onDone: () => void }) {
   const { name: cook } = usePreferences();
-  const [id] = useState(() => tool?.id ?? crypto.randomUUID());
+  const [id] = useState(() => tool?.id ?? newId());
   const [kind, setKind] = useState<ToolKind>(tool?.size.kind ?? 'thermometer');
   const [name, setName] = useState(tool?.name ?? '');
   const [sizes, setSizes] = useState<Sizes>(() => sizesOf(tool?.size));

@@ -17,13 +17,14 @@ const RULES: Readonly<Record<CoolingRule, { name: string; source: string }>> = {
 /** Down through the gates: live against the limits, whether it will pass, and what to do where it will not. */
 export function ChillPanel({ batch, chill, at }: { batch: Batch; chill: ChillWatch; at: number }) {
   const foreseen = useForecasts(chill.pieces.flatMap(({ asItLies, iceBath }) => [asItLies, iceBath]));
-  const { rule, ppm } = chill;
+  const { ppm } = chill;
+  const rules = [...new Set(chill.pieces.map(({ rule }) => rule))];
   return (
     <section className="panel chill-panel" aria-label="Chill">
       <div className="ph">
         <h2>Down through the gates</h2>
         <span className="aside">
-          {digits(ppm, 0)} ppm ingoing: the gates for meat that is {RULES[rule].name}
+          {digits(ppm, 0)} ppm ingoing, and how far it came: the gates for meat that is {rules.map((rule) => RULES[rule].name).join(' and ')}
           <GuideLink to="chill-gates" of="Chill gates" />
         </span>
       </div>
@@ -38,7 +39,7 @@ export function ChillPanel({ batch, chill, at }: { batch: Batch; chill: ChillWat
           isOne={batch.state.pieces.length === 1}
         />
       ))}
-      <p className="note inset">{RULES[rule].source} A gate ends with a reading, never with a forecast. Check your own code.</p>
+      <p className="note inset">{rules.map((rule) => RULES[rule].source).join(' ')} A gate ends with a reading, never with a forecast. Check your own code.</p>
     </section>
   );
 }
@@ -68,7 +69,12 @@ function Piece({
   return (
     <div className="chill-piece">
       <div className="chill-heroes">
-        {!isOne && <b className="piece-code">Piece {piece.piece}</b>}
+        {!isOne && (
+          <b className="piece-code">
+            Piece {piece.piece}
+            {piece.rule === 'notCured' && ', not cured'}
+          </b>
+        )}
         <Hero
           label={piece.isProbed ? 'Core' : 'Core, last logged'}
           value={last === undefined ? '\u2013' : digits(toShown(last.C, 'temperature', preferences), 1)}
@@ -116,15 +122,25 @@ function GateHero({ passage, chill, nowS }: { passage: GatePassage; chill: Chill
   const { from, to, limitS, startS, tookS, state } = passage;
   const C = (value: number) => inWords(value, 'temperature', preferences, 0);
   const label = `${C(from)} to ${C(to)} in ${digits(limitS / 3600, limitS % 3600 === 0 ? 0 : 1)} h`;
-  if (startS === null) return <Hero size="md" label={label} value="–" unit="not begun" />;
+  if (state === 'notStarted') return <Hero size="md" label={label} value="–" unit="not begun" />;
+  if (state === 'notShown')
+    return (
+      <Hero
+        size="md"
+        label={label}
+        value="–"
+        unit={passage.mostS === null ? 'not shown: its beginning was not read' : `not shown: up to ${span(passage.mostS * 1000)}`}
+      />
+    );
+  if (state === 'fail' && tookS === null) return <Hero size="md" label={label} value={`over ${span(passage.leastS * 1000)}`} unit="too late" />;
   if (tookS !== null) return <Hero size="md" label={label} value={span(tookS * 1000)} unit={state === 'pass' ? 'passed' : 'too late'} />;
-  const leftS = startS + limitS - nowS;
+  const leftS = (startS ?? 0) + limitS - nowS;
   return (
     <Hero
       size="md"
       label={label}
       value={span(leftS * 1000)}
-      unit={leftS <= 0 ? 'over its time' : `left, until ${clockTime(chill.offAt + (startS + limitS) * 1000)}`}
+      unit={leftS <= 0 ? 'over its time' : `left, until ${clockTime(chill.offAt + ((startS ?? 0) + limitS) * 1000)}`}
     />
   );
 }
@@ -161,6 +177,13 @@ function WillItPass({
   const preferences = usePreferences();
   const clock = (s: number) => clockTime(chill.offAt + s * 1000);
   const to = inWords(gate.to, 'temperature', preferences, 0);
+  if (gate.state === 'notShown')
+    return (
+      <p className="chill-said doubt">
+        <b>Not shown.</b> Its readings lie too far apart to tell, or nobody read its beginning: it is no pass and no failure, and cannot be read now. At the
+        gate’s step write what was decided. Cool it on meanwhile.
+      </p>
+    );
   const isOver = gate.startS !== null && nowS > gate.startS + gate.limitS;
   if (gate.state === 'fail' || isOver)
     return (

@@ -4,6 +4,7 @@ import { Link, useLocation } from 'react-router';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { Glyph } from '../glyphs';
 import { said } from '../language';
+import { showNotice } from '../notice';
 import { useReminding } from '../reminding';
 import { useRinging } from './ringing';
 import { useColdLying } from './useColdLying';
@@ -33,7 +34,7 @@ export function PitAlarms() {
   useEffect(() => {
     if (reminding !== 'on') return;
     // The same tag shows once, however often it is told.
-    for (const { key, fact, code } of all) new Notification(`${code}`, { body: fact, tag: key });
+    for (const { key, fact, code, page, batchId } of all) void showNotice({ title: code, body: fact, tag: key, path: `/${page}/${batchId}` });
     // What is told follows from the keys.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [joined, reminding]);

@@ -8,6 +8,15 @@ const subscribe = (listener: () => void) => {
 };
 let audio: AudioContext | null = null;
 
+/** A device without sound, or with none left, rings in silence: it breaks nothing. */
+function newAudio(): AudioContext | null {
+  try {
+    return new AudioContext();
+  } catch {
+    return null;
+  }
+}
+
 /** Two tones, low and high: not to be mistaken for a telephone. */
 function ring(): void {
   if (audio === null) return;
@@ -32,7 +41,7 @@ export function usePitSound(): { isOn: boolean; turn: (on: boolean) => void } {
     turn: (on) => {
       if (on) {
         localStorage.setItem(ON, 'yes');
-        audio ??= new AudioContext();
+        audio ??= newAudio();
         ring();
       } else localStorage.removeItem(ON);
       listeners.forEach((listener) => listener());
@@ -52,7 +61,7 @@ export function useRinging(keys: readonly string[]): void {
     const isNew = [...now].some((key) => !rang.current.has(key));
     rang.current = now;
     if (!isOn || now.size === 0) return undefined;
-    audio ??= new AudioContext();
+    audio ??= newAudio();
     if (isNew) ring();
     const timer = setInterval(ring, AGAIN_MS);
     return () => clearInterval(timer);

@@ -21,7 +21,8 @@ export function safetyWords(clock: SafetyClock, onAt: number, piece: PieceWatch,
   const at = clock.atS === null ? '' : clockTime(onAt + clock.atS * 1000);
   const C = (value: number, decimals = 0) => inWords(value, 'temperature', preferences, decimals);
   const long = span(clock.value * 1000);
-  const unread = clock.unreadS < 60 ? '' : ` ${span(clock.unreadS * 1000)} were not read, and are not counted.`;
+  const stray = strayWords(piece);
+  const unread = `${clock.unreadS < 60 ? '' : ` ${span(clock.unreadS * 1000)} were not read, and are not counted.`}${stray}`;
   const source = SOURCES[clock.rule];
   const isRead = piece.counted.length > 0;
   switch (clock.rule) {
@@ -31,7 +32,7 @@ export function safetyWords(clock: SafetyClock, onAt: number, piece: PieceWatch,
         source,
         fact:
           clock.state === 'met'
-            ? `Done by time at ${at}: the lethality sum came to 1.${piece.targetC < 63 || (piece.counted.at(-1)?.C ?? 0) < 63 ? ` ${C(63)} is not needed.` : ''}${unread}`
+            ? `Done by time at ${at}: the lethality sum came to 1.${piece.targetC < 63 || (piece.counted.at(-1)?.C ?? 0) < 62.7 ? ` ${C(63)} is not needed.` : ''}${unread}`
             : clock.state === 'notBegun'
               ? isRead
                 ? `Not begun: nothing counts below ${C(54.4)}.${unread}`
@@ -56,15 +57,24 @@ export function safetyWords(clock: SafetyClock, onAt: number, piece: PieceWatch,
         fact:
           clock.state === 'failed'
             ? `Failed: ${long}. Decide with your food-safety plan; write what was decided.`
-            : clock.state === 'met'
-              ? `Met: it took ${long}.`
-              : clock.state === 'notBegun'
-                ? isRead
-                  ? `Not begun: the core is not over ${C(10)}.`
-                  : 'No probe reads it: nobody knows.'
-                : `${long} of 6 h so far; until ${clockTime(onAt + ((piece.comeUp?.startS ?? 0) + (clock.of ?? 0)) * 1000)}.`,
+            : clock.state === 'notShown'
+              ? `Not shown: by what was read it may have taken ${long}.`
+              : clock.state === 'met'
+                ? `Met: it took ${long} at the most.`
+                : clock.state === 'notBegun'
+                  ? isRead
+                    ? `Not begun: the core is not over ${C(10)}.`
+                    : 'No probe reads it: nobody knows.'
+                  : `${long} of 6 h so far, all rises and falls together until it is done.`,
       };
     case 'cold-zone':
       return { title: `Between ${C(4)} and ${C(60)}`, source, fact: clock.state === 'notBegun' ? 'No core is read.' : `${long} so far.` };
   }
+}
+
+/** What was read and proves nothing, in a sentence; and what the thermometer may be off. */
+function strayWords({ notCounted, doubtC }: PieceWatch): string {
+  const n = notCounted.length;
+  const said = n === 0 ? '' : ` ${n === 1 ? '1 reading is' : `${n} readings are`} kept and not counted: no core moves so.`;
+  return doubtC > 1 ? `${said} The thermometer was never held against ice: what it may be off is taken away.` : said;
 }

@@ -28,7 +28,10 @@ export function MixLines({
     { name: 'waterG', label: 'Water and ice', grams: brine.waterG, quantity: 'mass' as const, step: design.meatScaleStepG },
     { name: 'saltG', label: 'Salt', grams: brine.saltG, quantity: 'mass' as const, step: design.meatScaleStepG },
     { name: 'sugarG', label: 'Sugar', grams: brine.sugarG, quantity: 'mass' as const, step: design.meatScaleStepG },
-    { name: 'cureG', label: design.cure.name, grams: brine.cureG, quantity: 'smallMass' as const, step: design.cureScaleStepG },
+    // Salted meat has no cure to weigh.
+    ...(design.nitritePpm > 0
+      ? [{ name: 'cureG', label: design.cure.name, grams: brine.cureG, quantity: 'smallMass' as const, step: design.cureScaleStepG }]
+      : []),
   ];
   return (
     <ul className="mix-lines">

@@ -3,9 +3,12 @@ import {
   closesStep,
   failedGates,
   inputNames,
+  isReadOfEach,
   MIX_STEP_BRINE,
   piecesAt,
+  readSoFar,
   readValues,
+  unreadPieces,
   type EntryDraft,
   type StepState,
   type StepValues,
@@ -28,6 +31,8 @@ import { ReadWith, useThermometers } from './ReadWith';
 import { asNumber } from './typed';
 import { useDraft } from './useDraft';
 import { NotForYou, Only } from '../Only';
+import { newId } from '../../data/newId';
+import { faultWords } from './faultWords';
 
 interface Draft {
   /** made with the form, so that sending it twice writes once */
@@ -38,7 +43,7 @@ interface Draft {
   at: string;
 }
 
-const emptyDraft = (): Draft => ({ id: crypto.randomUUID(), values: {}, reason: '', at: '' });
+const emptyDraft = (): Draft => ({ id: newId(), values: {}, reason: '', at: '' });
 
 /** A depth on a section, to be drawn. */
 interface DrawnField {
@@ -92,10 +97,15 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
   const faults = checkEntry(record, truly, now);
   const trulyValues = 'values' in truly ? truly.values : {};
   const faultAt = (field: string) =>
-    (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)?.message ??
-    refusal?.errors.find((fault) => fault.field === field)?.message;
-  const leavesOpen = corrects === undefined ? failedGates(spec, trulyValues).find((gate) => gate.onFail === 'again') : undefined;
-  const mayClose = leavesOpen?.reasonFrom !== undefined && closesStep(spec, trulyValues, 'with a reason');
+    faultWords(
+      (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field),
+      preferences,
+    ) ?? refusal?.errors.find((fault) => fault.field === field)?.message;
+  const read = readSoFar(spec, step.read, trulyValues);
+  const hasRead = Object.keys(trulyValues).length > 0;
+  const leavesOpen = corrects === undefined && hasRead ? failedGates(spec, read, pieces).find((gate) => gate.onFail === 'again') : undefined;
+  const unread = leavesOpen === undefined ? [] : unreadPieces(spec, leavesOpen, read, pieces);
+  const mayClose = leavesOpen !== undefined && closesStep(spec, read, 'with a reason', pieces);
   const asksReason = corrects !== undefined || draft.reason !== '' || mayClose || faults.some((fault) => fault.field === 'reason');
   const setValue = (name: string, value: number | string | undefined) => {
     setRefusal(null);
@@ -120,7 +130,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
       // The time of the act is that of the first try, not of the one that gets through.
       if (error.offline && draft.at === '') change({ at: fieldTime(now) });
       if (error.status === 409) {
-        change({ id: crypto.randomUUID() });
+        change({ id: newId() });
         await lookAgain(record.id);
       }
     } finally {
@@ -163,7 +173,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
                 <div key={name} className="weighable">
                   <NumberField
                     big
-                    label={label + (input.optional ? OPTIONAL[input.kind] : '')}
+                    label={label + (input.optional || isReadOfEach(input, pieces) ? OPTIONAL[input.kind] : '')}
                     quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
                     value={asNumber(value)}
                     onChange={(typed) => setValue(name, typed)}
@@ -180,14 +190,16 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
       )}
       {corrects === undefined && spec.inputs.some((input) => input.kind === 'temperature') && (
         <ReadWith
-          shown={spec.inputs.flatMap((input) => (input.kind === 'temperature' ? [asNumber(draft.values[input.name])] : []))}
+          shown={spec.inputs.flatMap((input) => (input.kind === 'temperature' ? inputNames(input, pieces).map((name) => asNumber(draft.values[name])) : []))}
           at={Date.parse(entry.at)}
         />
       )}
       {leavesOpen !== undefined && (
         <p className="note leaves-open" role="status">
-          {leavesOpen.say}
-          {mayClose && ' To take it off all the same, write why.'}
+          {unread.length === 0
+            ? leavesOpen.say
+            : `Piece ${unread.join(', ')} was not read: what another showed does not count for it. It stays open until it is.`}
+          {mayClose && (unread.length === 0 ? ' To take it off all the same, write why.' : ' To go on without, write why: it will be called not shown.')}
         </p>
       )}
       {asksReason && (

@@ -17,7 +17,13 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     graceH: 0.25,
     inputs: [{ ...core, label: 'Core' }],
     gates: [
-      { inputs: ['coreC'], max: LIMIT_C.f80, onFail: 'again', againH: 0.5, say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.' },
+      {
+        inputs: ['coreC'],
+        max: LIMIT_C.f80,
+        onFail: 'again',
+        againH: 0.5,
+        say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.',
+      },
     ],
     cooling: {
       gate: 0,

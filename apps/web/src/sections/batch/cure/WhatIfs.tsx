@@ -9,6 +9,7 @@ import type { SectionAnswer } from '../../../workers/sectionMessages';
 import { useReplan } from '../../../shell/useReplan';
 import { TableHead } from '../../../instruments/TableHead';
 import { Only } from '../../../shell/Only';
+import { newId } from '../../../data/newId';
 
 /** One way, in a line of the comparison. */
 interface Way {
@@ -43,7 +44,7 @@ export function WhatIfs({
     const { record, state } = batch;
     const startsAt = new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString();
     const design = changedDesign(state.design, record.process, whatIf.changes);
-    void navigate('/new', { state: { request: requestOf(design, { id: crypto.randomUUID(), by: name, startsAt }) } });
+    void navigate('/new', { state: { request: requestOf(design, { id: newId(), by: name, startsAt }) } });
   };
   return (
     <div className="what-ifs" role="group" aria-label="What if">

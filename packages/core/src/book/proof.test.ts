@@ -1,13 +1,13 @@
-import { packLabel } from '../book/packLabel.js';
+import { packLabel } from './packLabel.js';
 import { pieceReleases } from '../pit/pieceReleases.js';
-import type { BatchDesign } from './batchDesign.js';
-import { checkEntry } from './checkEntry.js';
-import type { EntryDraft } from './entryFault.js';
-import type { LogEntry, StepValues } from './logEntry.js';
-import type { PieceEvent } from './pieceEvent.js';
-import { processFor } from './processes.js';
-import { replay, type BatchRecord } from './replay.js';
-import { usualDesign } from './usualDesign.js';
+import type { BatchDesign } from '../process/batchDesign.js';
+import { checkEntry } from '../process/checkEntry.js';
+import type { EntryDraft } from '../process/entryFault.js';
+import type { StepValues } from '../process/logEntry.js';
+import type { PieceEvent } from '../process/pieceEvent.js';
+import { processFor } from '../process/processes.js';
+import { replay, type BatchRecord } from '../process/replay.js';
+import { usualDesign } from '../process/usualDesign.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
 const HOUR = 3_600_000;
@@ -24,7 +24,7 @@ class Hands {
     const entry = { id: `e${(this.n += 1)}`, by: 'Wren', at, ...draft } as unknown as EntryDraft;
     const faults = checkEntry(this.record, entry, START + hours * HOUR).map(({ field, message }) => `${field}: ${message}`);
     if (faults.length > 0) return faults;
-    this.record = { ...this.record, entries: [...this.record.entries, { ...entry, seq: this.n, recordedAt: at } as LogEntry] };
+    this.record = { ...this.record, entries: [...this.record.entries, { ...entry, seq: this.n, recordedAt: at }] };
     return [];
   }
   done = (stepId: string, hours: number, values: StepValues, reason?: string) =>
@@ -45,13 +45,25 @@ class Hands {
 const loin = usualDesign('canadian-bacon', new Date(START).toISOString());
 const [piece] = loin.pieces;
 if (piece === undefined) throw new Error('a piece');
-const twoLoins: BatchDesign = { ...loin, pieces: [{ ...piece, greenG: 2600 }, { ...piece, code: 'B', greenG: 2400 }] };
+const twoLoins: BatchDesign = {
+  ...loin,
+  pieces: [
+    { ...piece, greenG: 2600 },
+    { ...piece, code: 'B', greenG: 2400 },
+  ],
+};
 
 /** Weighed, mixed by its sheet, in the brine for some days, pulled, on the fire at hour `fireH`. */
 function onTheFire(hands: Hands, days: number, reason?: string): number {
   const { pieces } = hands.record.design;
   const each = (name: string, g: (green: number) => number) => Object.fromEntries(pieces.map(({ code, greenG }) => [`${name}:${code}`, Math.round(g(greenG))]));
-  hands.must(hands.done('weigh', 0.1, each('greenG', (g) => g)));
+  hands.must(
+    hands.done(
+      'weigh',
+      0.1,
+      each('greenG', (g) => g),
+    ),
+  );
   const brine = hands.state(0.2).facts.brines[0];
   if (brine === undefined) throw new Error('a brine');
   const { waterG, saltG, sugarG, cureG } = brine;
@@ -174,7 +186,10 @@ describe('dose and reach', () => {
     hands.must(hands.done('mix', 1, { waterG: 1170, saltG: 80, sugarG: 41, cureG: 9 }));
     hands.must(hands.done('meat-in', 4, { brineC: 3 }));
     for (let day = 1; day <= 4; day += 1) hands.must(hands.done(`turn-${day}`, 4 + 24 * day, { coldC: 15 }, 'The compressor is broken'));
-    expect(hands.state(110).findings.find(({ code }) => code === 'warm-cure')).toMatchObject({ level: 'stop', message: expect.stringMatching(/Throw it away/) as string });
+    expect(hands.state(110).findings.find(({ code }) => code === 'warm-cure')).toMatchObject({
+      level: 'stop',
+      message: expect.stringMatching(/Throw it away/) as string,
+    });
     // A door that stood open once is none.
     const once = new Hands({ ...loin, cureDays: 9 });
     once.must(once.done('weigh', 0.1, { 'greenG:A': 2600 }));
@@ -246,7 +261,9 @@ describe('weights and corrections', () => {
   test('a temperature that cannot be is refused at its field, one that is unlikely is kept with a reason', () => {
     const hands = new Hands(loin);
     const fireH = onTheFire(hands, 9);
-    expect(hands.done('core', fireH + 3, { instant1C: 130, instant2C: 131, instant3C: 132 })[0]).toMatch(/^values\.instant1C: .*Did it show 130 °F\? That is 54\.4 °C/);
+    expect(hands.done('core', fireH + 3, { instant1C: 130, instant2C: 131, instant3C: 132 })[0]).toMatch(
+      /^values\.instant1C: .*Did it show 130 °F\? That is 54\.4 °C/,
+    );
     hands.must(hands.done('core', fireH + 3, { instant1C: 66, instant2C: 65, instant3C: 67 }));
     expect(hands.done('into-cold', fireH + 3.5, { coreC: 125 })[0]).toMatch(/no core gets hotter/i);
     hands.must(hands.done('into-cold', fireH + 3.5, { coreC: 62 }));

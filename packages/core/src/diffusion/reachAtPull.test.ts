@@ -71,20 +71,15 @@ describe('reach at the pull', () => {
 
   test('longer, stronger and thinner never reach less; the mean lies between slow and fast, and nothing passes at most', () => {
     fc.assert(
-      fc.property(
-        fc.integer({ min: 20, max: 120 }),
-        fc.integer({ min: 1, max: 20 }),
-        fc.double({ min: 0.2, max: 2, noNaN: true }),
-        (mm, days, bath) => {
-          const now = even({ shape: 'slab', thicknessMm: mm }, 2500, bath, days);
-          expect(even({ shape: 'slab', thicknessMm: mm }, 2500, bath, days + 1).leastPpm).toBeGreaterThanOrEqual(now.leastPpm - 0.5);
-          expect(even({ shape: 'slab', thicknessMm: mm }, 2500, bath, days, 180).leastPpm).toBeGreaterThanOrEqual(now.leastPpm);
-          expect(now.meanPpm.low).toBeLessThanOrEqual(now.meanPpm.typical + 1e-6);
-          expect(now.meanPpm.typical).toBeLessThanOrEqual(now.meanPpm.high + 1e-6);
-          expect(now.atMostPpm).toBeGreaterThanOrEqual(now.meanPpm.high - 1e-6);
-          expect(now.leastSlowPpm).toBeLessThanOrEqual(now.leastPpm + 0.5);
-        },
-      ),
+      fc.property(fc.integer({ min: 20, max: 120 }), fc.integer({ min: 1, max: 20 }), fc.double({ min: 0.2, max: 2, noNaN: true }), (mm, days, bath) => {
+        const now = even({ shape: 'slab', thicknessMm: mm }, 2500, bath, days);
+        expect(even({ shape: 'slab', thicknessMm: mm }, 2500, bath, days + 1).leastPpm).toBeGreaterThanOrEqual(now.leastPpm - 0.5);
+        expect(even({ shape: 'slab', thicknessMm: mm }, 2500, bath, days, 180).leastPpm).toBeGreaterThanOrEqual(now.leastPpm);
+        expect(now.meanPpm.low).toBeLessThanOrEqual(now.meanPpm.typical + 1e-6);
+        expect(now.meanPpm.typical).toBeLessThanOrEqual(now.meanPpm.high + 1e-6);
+        expect(now.atMostPpm).toBeGreaterThanOrEqual(now.meanPpm.high - 1e-6);
+        expect(now.leastSlowPpm).toBeLessThanOrEqual(now.leastPpm + 0.5);
+      }),
       { numRuns: 30, seed: 5 },
     );
   });
@@ -92,7 +87,12 @@ describe('reach at the pull', () => {
   test.each([
     [{ pieces: [], stages: [] }],
     [{ pieces: [{ code: 'A', section: { shape: 'slab', thicknessMm: -3 }, massG: 1 }], stages: [] }],
-    [{ pieces: [{ code: 'A', section: { shape: 'slab', thicknessMm: 30 }, massG: 1000 }], stages: [{ kind: 'bath', hours: Number.NaN, bathG: 1, saltPercent: 1 }] }],
+    [
+      {
+        pieces: [{ code: 'A', section: { shape: 'slab', thicknessMm: 30 }, massG: 1000 }],
+        stages: [{ kind: 'bath', hours: Number.NaN, bathG: 1, saltPercent: 1 }],
+      },
+    ],
   ] as const)('%j is refused in a sentence', (p) => expect(() => reachAtPull(p as unknown as Parameters<typeof reachAtPull>[0])).toThrow(/[.?]$/));
 });
 

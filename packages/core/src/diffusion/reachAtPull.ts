@@ -1,5 +1,5 @@
-import { programHours, requireStages, USUAL_C, warmth, type Stage } from '../diffusion/sectionProgram.js';
-import { SectionRun } from '../diffusion/sectionRun.js';
+import { programHours, requireStages, USUAL_C, warmth, type Stage } from './sectionProgram.js';
+import { SectionRun } from './sectionRun.js';
 import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { HANDBOOK_RATES, uptakeFromBath } from '../section/uptake.js';
@@ -64,7 +64,9 @@ export function reachAtPull(p: ReachAtPullParams): PieceReach[] {
   const meatG = p.vessel?.meatG ?? p.pieces.reduce((sum, { massG }) => sum + massG, 0);
   requireNumber('vessel.meatG', meatG, { above: 0, max: 1e6, unit: 'g' });
   const rates = p.diffusivity ?? { low: HANDBOOK_RATES.low, typical: HANDBOOK_RATES.value, high: HANDBOOK_RATES.high };
-  return p.pieces.map((piece) => pieceReach(piece, meatG, p.fireH === undefined ? p.stages : upTo(p.stages, p.fireH), rates, p.pullH ?? lastBathEndsH(p.stages)));
+  return p.pieces.map((piece) =>
+    pieceReach(piece, meatG, p.fireH === undefined ? p.stages : upTo(p.stages, p.fireH), rates, p.pullH ?? lastBathEndsH(p.stages)),
+  );
 }
 
 function pieceReach(

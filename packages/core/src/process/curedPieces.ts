@@ -1,11 +1,11 @@
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { CURED_PPM } from '../cure/ruleSet.js';
-import { isByTheClock } from '../process/batchDesign.js';
-import { inBrine, sum } from '../process/batchFacts.js';
-import type { BatchRecord } from '../process/replay.js';
+import { isByTheClock } from './batchDesign.js';
+import { inBrine, sum } from './batchFacts.js';
+import type { BatchRecord } from './replay.js';
 import { lately } from '../units/lately.js';
 import { cureCourse, HANDBOOK_DIFFUSIVITY, type CourseState } from './cureCourse.js';
-import { COLOURED_AT_PPM, reachAtPull, type PieceReach, type ReachAtPullParams } from './reachAtPull.js';
+import { COLOURED_AT_PPM, reachAtPull, type PieceReach, type ReachAtPullParams } from '../diffusion/reachAtPull.js';
 
 /** Why a piece does not count as cured. */
 export type NotCuredFor = 'noCure' | 'dose' | 'middle' | 'mean';
@@ -23,7 +23,6 @@ export interface PieceCure extends PieceReach {
 /** What was taken up counts to this share of the dose where the meat is slow [M]. */
 const SLOW_SHARE = 0.75;
 
-
 const reached = lately((p: ReachAtPullParams): PieceReach[] => reachAtPull(p), 256);
 
 /**
@@ -34,8 +33,7 @@ export function curedPieces(record: BatchRecord, state: CourseState): PieceCure[
   const { design, facts, figures } = state;
   const pieces = inBrine(design.pieces, facts);
   const { meatIn, fire } = hoursOf(state);
-  if (design.nitritePpm <= 0 || pieces.length === 0)
-    return pieces.map(({ code }) => ({ ...NO_CURE_AT_ALL, code, lainDays: facts.lyingH / 24 }));
+  if (design.nitritePpm <= 0 || pieces.length === 0) return pieces.map(({ code }) => ({ ...NO_CURE_AT_ALL, code, lainDays: facts.lyingH / 24 }));
   const wanted = rulesOf(design.ruleSet, design.house).curedPpm ?? CURED_PPM;
   const diffusivity = design.diffusivity ?? HANDBOOK_DIFFUSIVITY;
   return pieces.flatMap((piece) => {

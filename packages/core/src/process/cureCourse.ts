@@ -2,9 +2,9 @@ import type { Injection, Stage } from '../diffusion/sectionProgram.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
-import type { Diffusivity } from '../process/batchDesign.js';
-import { sum } from '../process/batchFacts.js';
-import type { BatchRecord, BatchState, StepState } from '../process/replay.js';
+import type { Diffusivity } from './batchDesign.js';
+import { sum } from './batchFacts.js';
+import type { BatchRecord, BatchState, StepState } from './replay.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 
 /** What a course is worked out from. */

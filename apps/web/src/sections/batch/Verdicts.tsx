@@ -1,0 +1,207 @@
+import { COLOURED_AT_PPM, LETHALITY_LOG, type ChillPiece, type PieceCure, type PieceWatch, type GatePassage } from '@bunkhouse/core';
+import Box from '@mui/material/Box';
+import Paper from '@mui/material/Paper';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import type { Batch } from '../../data/batches';
+import { Glyph } from '../../shell/glyphs';
+import { usePitWatch } from '../../shell/pit/usePitWatch';
+import { usePreferences } from '../../shell/preferences';
+import { digits, inWords } from '../../shell/quantities';
+import { span } from '../../shell/times';
+
+type Verdict = 'met' | 'notMet' | 'notShown' | 'coming';
+
+const WORDS: Readonly<Record<Verdict, string>> = { met: 'Met', notMet: 'Not met', notShown: 'Not shown', coming: 'To come' };
+const INKS: Readonly<Record<Verdict, string>> = { met: 'var(--ink)', notMet: 'var(--danger-ink)', notShown: 'var(--ink-2)', coming: 'var(--ink-3)' };
+
+/** What each piece has shown of cure, heat and cold, by its own readings: met, not met, or not shown. */
+export function Verdicts({ batch }: { batch: Batch }) {
+  const { state } = batch;
+  const { watch, chill } = usePitWatch(batch);
+  return (
+    <section className="panel" aria-label="What each piece has shown">
+      <div className="ph">
+        <h2>What each piece has shown</h2>
+        <span className="aside">what nobody read is not shown</span>
+      </div>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 260px), 1fr))', gap: '12px', p: '12px' }}>
+        {state.pieces.map(({ code, greenG }) => (
+          <PieceVerdict
+            key={code}
+            code={code}
+            greenG={greenG}
+            cure={state.cured.find((piece) => piece.code === code)}
+            cook={watch?.pieces.find(({ piece }) => piece === code)}
+            chill={chill?.pieces.find(({ piece }) => piece === code)}
+            isOff={watch?.log.offAt != null}
+          />
+        ))}
+      </Box>
+    </section>
+  );
+}
+
+interface Said {
+  label: string;
+  verdict: Verdict;
+  value: string;
+  unit: string;
+  fact: string;
+}
+
+function PieceVerdict({
+  code,
+  greenG,
+  cure,
+  cook,
+  chill,
+  isOff,
+}: {
+  code: string;
+  greenG: number;
+  cure: PieceCure | undefined;
+  cook: PieceWatch | undefined;
+  chill: ChillPiece | undefined;
+  isOff: boolean;
+}) {
+  const preferences = usePreferences();
+  const C = (value: number) => inWords(value, 'temperature', preferences, 0);
+  const rows = [reachSaid(cure), heatSaid(cook, isOff), ...coldSaid(chill, C)];
+  const worst = (['notMet', 'notShown', 'coming', 'met'] as const).find((verdict) => rows.some((row) => row.verdict === verdict)) ?? 'coming';
+  return (
+    <Paper
+      role="group"
+      aria-label={`Piece ${code}: ${WORDS[worst]}`}
+      sx={{
+        borderTop: '6px solid',
+        borderTopColor: worst === 'met' ? 'var(--ink)' : worst === 'notMet' ? 'var(--danger)' : 'var(--line)',
+        borderTopStyle: worst === 'notShown' || worst === 'coming' ? 'dashed' : 'solid',
+      }}
+    >
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', alignItems: 'center', gap: '10px', p: '8px 12px', borderBottom: '1px solid var(--hair)' }}
+      >
+        <Typography component="b" sx={{ font: '600 32px/32px var(--f-sign)' }}>
+          {code}
+        </Typography>
+        <Typography component="span" sx={{ font: '500 16px/20px var(--f-sign)', color: 'var(--ink-2)' }}>
+          {inWords(greenG, 'mass', preferences)} green
+        </Typography>
+        <VerdictMark verdict={worst} size={20} />
+      </Box>
+      {rows.map((row) => (
+        <VerdictRow key={row.label} {...row} />
+      ))}
+    </Paper>
+  );
+}
+
+function VerdictRow({ label, verdict, value, unit, fact }: Said) {
+  return (
+    <Box sx={{ p: '9px 12px 10px', borderBottom: '1px solid var(--hair)', '&:last-of-type': { borderBottom: 0 } }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: '8px' }}>
+        <span className="label">{label}</span>
+        <VerdictMark verdict={verdict} size={16} />
+      </Box>
+      <div className="hero md">
+        <span className="num">{value}</span>
+        <span className="unit">{unit}</span>
+      </div>
+      <Typography sx={{ font: '400 14px/18px var(--f-text)', color: 'var(--ink-2)' }}>{fact}</Typography>
+    </Box>
+  );
+}
+
+/** The word and its own shape: never a colour alone. */
+function VerdictMark({ verdict, size }: { verdict: Verdict; size: number }) {
+  return (
+    <Box
+      component="span"
+      sx={{ display: 'inline-flex', alignItems: 'center', gap: '6px', whiteSpace: 'nowrap', font: '600 16px/18px var(--f-sign)', color: INKS[verdict] }}
+    >
+      {SHAPES[verdict](size)}
+      {WORDS[verdict]}
+    </Box>
+  );
+}
+
+const SHAPES: Readonly<Record<Verdict, (size: number) => ReactNode>> = {
+  met: (size) => (
+    <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden="true">
+      <rect x={3} y={3} width={18} height={18} fill="currentColor" />
+    </svg>
+  ),
+  notMet: (size) => <Glyph name="danger" size={size} />,
+  notShown: (size) => (
+    <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden="true">
+      <rect x={3} y={3} width={18} height={18} fill="none" stroke="currentColor" strokeWidth={2.2} strokeDasharray="4 3.2" />
+      <line x1={8} x2={16} y1={12} y2={12} stroke="currentColor" strokeWidth={2.6} />
+    </svg>
+  ),
+  coming: (size) => (
+    <svg viewBox="0 0 24 24" width={size} height={size} aria-hidden="true">
+      <rect x={3} y={3} width={18} height={18} fill="none" stroke="currentColor" strokeWidth={2.2} />
+    </svg>
+  ),
+};
+
+function reachSaid(cure: PieceCure | undefined): Said {
+  const label = 'Reach in the middle';
+  if (cure === undefined || cure.why === 'noCure')
+    return { label, verdict: 'notMet', value: '–', unit: 'no cure', fact: 'Salted meat: it does not count as cured.' };
+  const fact = `By the model after ${digits(cure.lainDays, 1)} days; ${digits(cure.meanPpm.typical, 0)} ppm as a mean.${
+    cure.isPale ? ' If the meat is slow, the middle is pale.' : ''
+  }${cure.why === 'dose' ? ' The dose is under what counts as cured.' : ''}`;
+  return {
+    label,
+    verdict: cure.isCured ? 'met' : 'notMet',
+    value: digits(cure.leastPpm, cure.leastPpm < 10 ? 1 : 0),
+    unit: `ppm, ${COLOURED_AT_PPM} wanted`,
+    fact,
+  };
+}
+
+function heatSaid(cook: PieceWatch | undefined, isOff: boolean): Said {
+  const label = 'Heat';
+  if (cook === undefined) return { label, verdict: 'coming', value: '–', unit: 'not on the fire yet', fact: '' };
+  const { lethality, counted, notCounted } = cook;
+  const read = counted.filter(({ s }) => s > 0).length;
+  const stray = notCounted.length === 0 ? 'all counted' : `${notCounted.length} not counted: no core moves so`;
+  const fact =
+    read === 0 ? 'Nobody read its core while it was hot. What another piece showed does not count for it.' : `${read + notCounted.length} readings, ${stray}.`;
+  if (read === 0) return { label, verdict: isOff ? 'notShown' : 'coming', value: '–', unit: 'not read', fact };
+  const sum = Math.floor(Math.min(9.99, lethality.sum) * 100) / 100;
+  return {
+    label,
+    verdict: lethality.reachedAtS !== null ? 'met' : isOff ? 'notShown' : 'coming',
+    value: digits(sum, 2),
+    unit: `of 1, for ${LETHALITY_LOG} log`,
+    fact,
+  };
+}
+
+const GATE_VERDICTS: Readonly<Record<GatePassage['state'], Verdict>> = {
+  pass: 'met',
+  fail: 'notMet',
+  notShown: 'notShown',
+  running: 'coming',
+  notStarted: 'coming',
+};
+
+function coldSaid(chill: ChillPiece | undefined, C: (value: number) => string): Said[] {
+  if (chill === undefined) return [{ label: 'Chill', verdict: 'coming', value: '–', unit: 'not off the fire yet', fact: '' }];
+  const n = chill.readings.length;
+  return chill.gates.map(({ from, to, limitS, tookS, leastS, mostS, state }): Said => {
+    const unit = `${digits(limitS / 3600, limitS % 3600 === 0 ? 0 : 1)} h at most`;
+    const value = tookS !== null ? span(tookS * 1000) : state === 'fail' ? `over ${span(leastS * 1000)}` : '–';
+    const between = mostS === null ? 'its beginning or its end was not read' : `it took ${span(leastS * 1000)} to ${span(mostS * 1000)}`;
+    return {
+      label: `Chill, ${C(from)} to ${C(to)}`,
+      verdict: GATE_VERDICTS[state],
+      value,
+      unit,
+      fact: state === 'notShown' ? `By ${n} ${n === 1 ? 'reading' : 'readings'} ${between}.` : `${n} ${n === 1 ? 'reading' : 'readings'} of this piece.`,
+    };
+  });
+}
