@@ -6,12 +6,16 @@ import { join } from 'node:path';
 import { dataFolder, ROOT } from './places.mjs';
 import { portIsFree, startPostgres, startServer } from './postgres.mjs';
 import { build, postgresPrograms, setUpPackages, setUpPostgres } from './setUp.mjs';
+import { growingPause } from './growingPause.mjs';
 import { giveUp, Plain, step } from './steps.mjs';
 
 const port = Number(process.env.BUNKHOUSE_PORT || 4180);
 const demo = process.argv.includes('--empty') ? '0' : (process.env.BUNKHOUSE_DEMO ?? '1');
+/** So often the database is looked at, ms. */
+const LOOK_MS = 2000;
 const stops = [];
 let stopping = null;
+let database = null;
 
 function stop(code) {
   stopping ??= (async () => {
@@ -34,29 +38,76 @@ try {
   await build();
   const databaseUrl = own ? await openOwnDatabase() : process.env.DATABASE_URL;
   await keepBeforeMigrations(databaseUrl);
-  let server;
   const standInKey = randomBytes(24).toString('base64url');
-  await step('Opening the house', async () => {
-    server = await startServer(ROOT, {
+  const open = () =>
+    startServer(ROOT, {
       DATABASE_URL: databaseUrl,
       BUNKHOUSE_PG_BIN: postgresPrograms() ?? '',
       BUNKHOUSE_PORT: String(port),
       BUNKHOUSE_DEMO: demo,
       BUNKHOUSE_STAND_IN_KEY: standInKey,
     });
+  let server;
+  await step('Opening the house', async () => {
+    server = await open();
   });
   stops.push(() => ended(server.child));
-  server.child.on('exit', () => stop(1));
-  // Simulated devices: clients of the open door like any other. Without them the house goes on.
-  const devices = spawn(process.execPath, [join(ROOT, 'apps/devices/dist/run.js'), `http://127.0.0.1:${port}`], {
-    stdio: 'ignore',
-    env: { ...process.env, BUNKHOUSE_STAND_IN_KEY: standInKey },
+  // Whatever dies is started again, after a pause that grows while it goes on dying.
+  keepAlive('The server', server.child, async () => {
+    server = await open();
+    return server.child;
   });
+  if (database !== null) watchDatabase(database);
+  // Simulated devices: clients of the open door like any other. Without them the house goes on.
+  const openDevices = () =>
+    spawn(process.execPath, [join(ROOT, 'apps/devices/dist/run.js'), `http://127.0.0.1:${port}`], {
+      stdio: 'ignore',
+      env: { ...process.env, BUNKHOUSE_STAND_IN_KEY: standInKey },
+    });
+  let devices = openDevices();
   stops.push(() => ended(devices));
+  keepAlive('The simulated devices', devices, () => (devices = openDevices()));
   console.log(`\n${server.said}\nCtrl-C stops it.`);
 } catch (error) {
   await Promise.all(stops.map((work) => work()));
   giveUp(error);
+}
+
+function wait(ms) {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}
+
+/** Starts a child again whenever it ends by itself. */
+function keepAlive(what, child, openAgain, pause = growingPause()) {
+  child.once('exit', async (code, signal) => {
+    for (;;) {
+      if (stopping !== null) return;
+      const ms = pause();
+      console.error(`${what} ended (${signal ?? `code ${code}`}). It is started again in ${ms / 1000} s.`);
+      await wait(ms);
+      if (stopping !== null) return;
+      try {
+        const next = await openAgain();
+        console.error(`${what} runs again.`);
+        return keepAlive(what, next, openAgain, pause);
+      } catch (error) {
+        console.error(`${what} could not be started: ${error.message}`);
+      }
+    }
+  });
+}
+
+/** Looks after the database that was started here: one that died is started again at the same address, and the server finds it there. */
+async function watchDatabase(own) {
+  const pause = growingPause();
+  for (;;) {
+    await wait(LOOK_MS);
+    if (stopping !== null) return;
+    if (own.isRunning()) continue;
+    console.error('The database ended. It is started again.');
+    if (own.revive()) console.error('The database runs again.');
+    else await wait(pause());
+  }
 }
 
 /** A house of an older version is kept as it is before its tables are changed. */
@@ -92,7 +143,6 @@ function answersAsOurs(on) {
 
 async function openOwnDatabase() {
   const folder = dataFolder();
-  let database;
   await step(`Starting the database in ${folder}`, async () => {
     mkdirSync(folder, { recursive: true });
     holdFolder(folder);

@@ -19,6 +19,7 @@ import { StandIns } from './crew/standIns.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { BookExport } from './exchange/bookExport.js';
 import { BookImport } from './exchange/bookImport.js';
+import { BookReader } from './exchange/bookReader.js';
 import { ExchangeController } from './exchange/exchangeController.js';
 import { HealthController } from './health/healthController.js';
 import { HousePlanController } from './house/housePlanController.js';
@@ -111,6 +112,7 @@ export class AppModule {
         Retention,
         BookExport,
         BookImport,
+        BookReader,
         DemoHouse,
       ],
     };

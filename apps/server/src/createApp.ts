@@ -4,10 +4,11 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
-import { json, raw, type NextFunction, type Request, type Response } from 'express';
+import { raw, type NextFunction, type Request, type Response } from 'express';
 import { PICTURE_LIMIT_MB } from '@bunkhouse/api';
 import helmet from 'helmet';
 import { AppModule } from './appModule.js';
+import { earlyDoor } from './crew/earlyDoor.js';
 import { PlainErrorFilter } from './errors/plainErrorFilter.js';
 import { fieldFaults, refused } from './errors/refusals.js';
 import { storableText } from './errors/storableText.js';
@@ -39,9 +40,10 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   });
   // A stream of events goes out word by word: packed it would wait for the next.
   app.use(compression({ ...QUICKLY, filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
-  // A book is as large as a season; everything else is short.
-  app.use(BOOK_PATHS, json({ limit: BOOK_LIMIT, strict: false }));
-  app.use(PICTURE_PATH, raw({ type: ['image/*', 'application/octet-stream'], limit: `${PICTURE_LIMIT_MB}mb` }));
+  // A book is as large as a season, a picture large; everything else is short. Who sends them is known before they are read, and they are
+  // taken as they come, unpacked by nobody here.
+  app.use(BOOK_PATHS, earlyDoor(app, 'run'), raw({ type: () => true, limit: BOOK_LIMIT, inflate: false }));
+  app.use(PICTURE_PATH, earlyDoor(app, 'record'), raw({ inflate: false, type: ['image/*', 'application/octet-stream'], limit: `${PICTURE_LIMIT_MB}mb` }));
   app.useBodyParser('json', { limit: '256kb' });
   app.use(storableText);
   app.useGlobalFilters(new PlainErrorFilter());

@@ -22,6 +22,7 @@ export class PlainErrorFilter implements ExceptionFilter {
     if (error instanceof HttpException) return fromHttp(error);
     if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, message: error.message }] };
     const status = bodyParserStatus(error);
+    if (status === 415) return { statusCode: 415, message: 'Send it as it is, not packed.' };
     if (status !== null) return { statusCode: status, message: status === 413 ? TOO_MUCH : 'That could not be read: it is not well-formed JSON.' };
     if (databaseIsAway(error)) return { statusCode: 503, message: 'The database does not answer just now. Try again in a moment; nothing was written.' };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
@@ -53,7 +54,7 @@ function bodyParserStatus(error: unknown): number | null {
 }
 
 /** Codes of pg and Node for a server that is not there, starting, stopping or out of room. */
-const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', '57P01', '57P02', '57P03', '53300', '53100', '08006', '08003']);
+const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', '57P01', '57P02', '57P03', '55P03', '57014', '53300', '53100', '08006', '08003']);
 
 function databaseIsAway(error: unknown): boolean {
   const { code, message } = (error ?? {}) as { code?: unknown; message?: unknown };

@@ -2,9 +2,12 @@ import type { NextFunction, Request, Response } from 'express';
 
 /** Refuses text that no database can keep: NUL characters and halves of characters. */
 export function storableText(request: Request, response: Response, next: NextFunction): void {
-  if (Buffer.isBuffer(request.body) || storable(request.body)) return next();
+  if (Buffer.isBuffer(request.body) || isStorable(request.body)) return next();
   response.status(400).json({ statusCode: 400, message: 'There are characters in it that cannot be kept.' });
 }
+
+/** Whether a database can keep every text in it. */
+export const isStorable = (value: unknown): boolean => storable(value);
 
 function storable(value: unknown, depth = 0): boolean {
   if (depth > 20) return false;

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { Injectable } from '@nestjs/common';
+import { HttpException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Book, BookBatch, BookFate, ImportResponse } from '@bunkhouse/api';
 import type { LogEntry } from '@bunkhouse/core';
@@ -15,7 +15,7 @@ import { LogEntryEntity } from '../log/logEntryEntity.js';
 import { LotEntity } from '../lots/lotEntity.js';
 import { DeviceEntity } from '../readings/deviceEntity.js';
 import { mergeBlock } from '../readings/readingBlock.js';
-import { Darkroom } from '../pictures/darkroom.js';
+import { Darkroom, LONG_SIDE } from '../pictures/darkroom.js';
 import { PictureEntity } from '../pictures/pictureEntity.js';
 import { PictureReadingEntity } from '../pictures/pictureReadingEntity.js';
 import { ToolCheckEntity } from '../tools/toolCheckEntity.js';
@@ -86,9 +86,11 @@ export class BookImport {
       const jpeg = Buffer.from(base64, 'base64');
       try {
         const { width, height } = await this.darkroom.open(jpeg);
+        if (Math.max(width, height) > LONG_SIDE) throw refused([{ field: 'jpeg', message: `It is larger than ${LONG_SIDE} points: we write them smaller.` }]);
         rows.push({ row: { id, batchId: batch, piece, width, height, jpeg, by, at: new Date(at) }, readings });
-      } catch {
-        throw refused([{ field: `pictures/${i}`, message: `At pictures/${i}: it cannot be opened. Nothing was written.` }]);
+      } catch (error) {
+        const why = error instanceof HttpException ? error.message : 'it cannot be opened.';
+        throw refused([{ field: `pictures/${i}`, message: `At pictures/${i}: ${why} Nothing was written.` }]);
       }
     }
     return rows;

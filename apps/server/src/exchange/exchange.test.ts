@@ -187,7 +187,11 @@ describe('what is no book of ours', () => {
     ],
     [
       'a picture that unfolds to gigabytes',
-      () => ({ ...book, readings: [], pictures: [{ ...book.pictures[0], jpeg: `iVBORw0KGgoAAAANSUhEUgAA6mAAAOpgCAYAAAA${'A'.repeat(40)}` }] }),
+      () => ({
+        ...book,
+        readings: [],
+        pictures: [{ ...book.pictures[0], id: randomUUID(), jpeg: `iVBORw0KGgoAAAANSUhEUgAA6mAAAOpgCAYAAAA${'A'.repeat(40)}` }],
+      }),
       /3600 million points/,
     ],
     [
@@ -198,7 +202,7 @@ describe('what is no book of ours', () => {
     ['half a book', () => ({ format: 'bunkhouse-book', version: 2 }), /"exportedAt" is missing/],
     ['something beside', () => ({ ...small(), extra: 1 }), /"extra" does not belong there/],
     ['prototype keys', () => JSON.parse(JSON.stringify(small()).replace('{', '{"__proto__":{"admin":1},')) as unknown, /does not belong there/],
-    ['a deep well', () => ({ ...small(), plan: nested(60) }), /cannot be kept/],
+    ['a deep well', () => ({ ...small(), plan: nested(60) }), /nested too deep/],
     ['a path for a code', () => ({ ...small(), batches: [{ ...batch(), code: '../../etc' }] }), /batches\/0\/code/],
     ['a step of code', () => ({ ...small(), batches: [{ ...batch(), process: { ...batch().process, steps: [{ id: 'x' }] } }] }), /steps\/0/],
     [

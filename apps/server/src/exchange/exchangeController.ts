@@ -17,7 +17,7 @@ import { IdPipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { BookExport } from './bookExport.js';
 import { BookImport } from './bookImport.js';
-import { readBook } from './readBook.js';
+import { BookReader } from './bookReader.js';
 
 const BOOK = { schema: { type: 'object' as const, description: 'a book: see /api/exchange/schema.json' } };
 const RESULT = { schema: { $ref: '#/components/schemas/ImportResponse' } };
@@ -28,6 +28,7 @@ export class ExchangeController {
   constructor(
     private readonly book: BookExport,
     private readonly taker: BookImport,
+    private readonly reader: BookReader,
   ) {}
 
   @Get('schema.json')
@@ -74,8 +75,8 @@ export class ExchangeController {
   @ApiOkResponse(RESULT)
   @ApiBadRequestResponse(ERROR_SCHEMA)
   @ApiPayloadTooLargeResponse(ERROR_SCHEMA)
-  preview(@Req() request: { body: unknown }): Promise<ImportResponse> {
-    return this.taker.preview(readBook(request.body));
+  async preview(@Req() request: { body: unknown }): Promise<ImportResponse> {
+    return this.taker.preview(await this.reader.read(request.body));
   }
 
   @Post('import')
@@ -86,8 +87,8 @@ export class ExchangeController {
   @ApiOkResponse(RESULT)
   @ApiBadRequestResponse(ERROR_SCHEMA)
   @ApiPayloadTooLargeResponse(ERROR_SCHEMA)
-  write(@Req() request: { body: unknown }): Promise<ImportResponse> {
-    return this.taker.write(readBook(request.body));
+  async write(@Req() request: { body: unknown }): Promise<ImportResponse> {
+    return this.taker.write(await this.reader.read(request.body));
   }
 }
 

@@ -1,7 +1,8 @@
 import { createRequire } from 'node:module';
 import { Worker } from 'node:worker_threads';
-import { Injectable } from '@nestjs/common';
-import { imageSize } from 'image-size';
+import { pathToFileURL } from 'node:url';
+import { HttpException, Injectable } from '@nestjs/common';
+import { types } from 'image-size';
 import { refused } from '../errors/refusals.js';
 
 /** The longer side of a picture that is kept, px: enough for a screen and a page. */
@@ -10,7 +11,7 @@ export const LONG_SIDE = 1600;
 const MOST_PIXELS = 26_000_000;
 const MOST_SIDE = 12_000;
 /** One that is not done by then is no picture of meat, ms. */
-const PATIENCE_MS = 40_000;
+const PATIENCE_MS = 15_000;
 const JPEG_QUALITY = 84;
 
 export interface Developed {
@@ -25,12 +26,54 @@ export interface Opened {
   rgba: Uint8Array;
 }
 
-/** Opened in a thread of its own: a picture takes seconds, and whatever breaks in it breaks there. */
+/**
+ * All of it in a thread of its own: a picture takes seconds, and whatever breaks in it breaks there. Its head is looked at first, by its own
+ * kind alone. Of a PNG there is one head; what its points unfold to is known from it, and not a byte more is unfolded; parts that are no
+ * points are left out.
+ */
 const WORK = `
 const { parentPort, workerData } = require('node:worker_threads');
-const { Jimp } = require(workerData.jimp);
+const { inflateSync } = require('node:zlib');
+const bytes = Buffer.from(workerData.bytes);
+const refuse = (message) => { parentPort.postMessage({ refused: message }); process.exit(0); };
+const CHANNELS = { 0: 1, 2: 3, 3: 1, 4: 2, 6: 4 };
+function onlyPoints(png) {
+  const kept = [png.subarray(0, 8)];
+  const points = [];
+  let head = null;
+  for (let at = 8; at + 12 <= png.length; ) {
+    const long = png.readUInt32BE(at);
+    const kind = png.toString('latin1', at + 4, at + 8);
+    if (at + 12 + long > png.length) break;
+    const part = png.subarray(at, at + 12 + long);
+    if (kind === 'IHDR') {
+      if (head !== null || at !== 8 || long !== 13) refuse('That picture has more than one head: it is none.');
+      head = part;
+    }
+    if (kind === 'IHDR' || kind === 'PLTE' || kind === 'tRNS' || kind === 'IDAT' || kind === 'IEND') kept.push(part);
+    if (kind === 'IDAT') points.push(part.subarray(8, 8 + long));
+    at += 12 + long;
+    if (kind === 'IEND') break;
+  }
+  if (head === null) throw new Error('no head');
+  const [width, height, depth, kind] = [head.readUInt32BE(8), head.readUInt32BE(12), head[16], head[17]];
+  const row = Math.ceil((width * depth * (CHANNELS[kind] ?? 4)) / 8) + 1;
+  // Interlaced it has seven smaller pictures, each with rows of its own.
+  inflateSync(Buffer.concat(points), { maxOutputLength: row * height * 2 + 65536 });
+  return Buffer.concat(kept);
+}
 (async () => {
-  const picture = await Jimp.read(Buffer.from(workerData.bytes));
+  const isPng = bytes.readUInt32BE(0) === 0x89504e47;
+  const { imageSize, disableTypes } = await import(workerData.imageSize);
+  disableTypes(workerData.otherTypes);
+  let size;
+  try { size = imageSize(bytes); } catch { size = { width: 0, height: 0 }; }
+  const { width, height } = size;
+  if (size.type === undefined || width < 32 || height < 32) refuse(size.type === undefined ? workerData.none : 'That picture is too small to see anything in.');
+  if (width > workerData.mostSide || height > workerData.mostSide || width * height > workerData.mostPixels)
+    refuse('That picture has ' + Math.round((width * height) / 1e6) + ' million points. Up to 26 million are opened: make it smaller.');
+  const { Jimp } = require(workerData.jimp);
+  const picture = await Jimp.read(isPng ? onlyPoints(bytes) : bytes, { 'image/jpeg': { maxMemoryUsageInMB: 400, maxResolutionInMP: 27 } });
   if (workerData.longSide !== null) {
     if (Math.max(picture.bitmap.width, picture.bitmap.height) > workerData.longSide) picture.scaleToFit({ w: workerData.longSide, h: workerData.longSide });
     const jpeg = await picture.getBuffer('image/jpeg', { quality: workerData.quality });
@@ -39,10 +82,16 @@ const { Jimp } = require(workerData.jimp);
 })().catch((error) => { throw error; });
 `;
 
+const NO_PICTURE = 'That is no picture: a JPEG or a PNG is asked for.';
+const MEMORY_MB = 700;
+const MOST_WAITING = 8;
+
 /** Turns pictures upright, makes them small, opens them. One at a time. */
 @Injectable()
 export class Darkroom {
   private last: Promise<unknown> = Promise.resolve();
+
+  private waiting = 0;
 
   /** A picture as it is kept: upright, small, a plain JPEG with nothing of the phone in it. @throws BadRequestException where it is none */
   async develop(bytes: Buffer): Promise<Developed> {
@@ -58,13 +107,16 @@ export class Darkroom {
     return { width, height, rgba };
   }
 
-  private work(bytes: Buffer, longSide: number | null): Promise<Worked> {
-    const next = this.last.then(
-      () => inThread(bytes, longSide),
-      () => inThread(bytes, longSide),
-    );
+  private async work(bytes: Buffer, longSide: number | null): Promise<Worked> {
+    if (this.waiting >= MOST_WAITING) throw new HttpException('Other pictures are being opened. Try again in a moment; nothing was written.', 429);
+    this.waiting += 1;
+    const next = this.last.then(() => inThread(bytes, longSide));
     this.last = next.catch(() => undefined);
-    return next;
+    try {
+      return await next;
+    } finally {
+      this.waiting -= 1;
+    }
   }
 }
 
@@ -74,39 +126,43 @@ interface Worked {
   bytes: Uint8Array;
 }
 
+/** Kinds of files that are no picture to us: their readers are never asked. */
+const OTHER_TYPES = types.filter((type) => type !== 'jpg' && type !== 'png');
+
 function inThread(bytes: Buffer, longSide: number | null): Promise<Worked> {
-  const jimp = createRequire(process.argv[1] ?? `${process.cwd()}/`).resolve('jimp');
+  const find = createRequire(process.argv[1] ?? `${process.cwd()}/`);
   return new Promise((resolve, reject) => {
-    const worker = new Worker(WORK, { eval: true, workerData: { bytes, longSide, quality: JPEG_QUALITY, jimp }, stderr: true });
+    const worker = new Worker(WORK, {
+      eval: true,
+      workerData: {
+        bytes,
+        longSide,
+        quality: JPEG_QUALITY,
+        mostSide: MOST_SIDE,
+        mostPixels: MOST_PIXELS,
+        none: NO_PICTURE,
+        otherTypes: OTHER_TYPES,
+        jimp: find.resolve('jimp'),
+        imageSize: pathToFileURL(find.resolve('image-size')).href,
+      },
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+      stderr: true,
+    });
     const patience = setTimeout(() => void worker.terminate(), PATIENCE_MS);
-    let worked: Worked | null = null;
-    worker.once('message', (message: Worked) => (worked = message));
+    let answer: Worked | { refused: string } | null = null;
+    worker.once('message', (message: Worked | { refused: string }) => (answer = message));
     worker.once('error', () => undefined);
     worker.once('exit', () => {
       clearTimeout(patience);
-      if (worked === null) reject(refused([{ field: 'picture', message: 'That picture cannot be opened: it is torn, or it is none.' }]));
-      else resolve(worked);
+      if (answer !== null && 'bytes' in answer) resolve(answer);
+      else reject(refused([{ field: 'picture', message: answer?.refused ?? 'That picture cannot be opened: it is torn, or it is none.' }]));
     });
   });
 }
 
-/** Looks at the head of a file before anything is unfolded. */
-export function requirePicture(bytes: Buffer): { width: number; height: number } {
-  const { type, width, height } = sizeOf(bytes);
-  if (type !== 'jpg' && type !== 'png') throw refused([{ field: 'picture', message: 'That is no picture: a JPEG or a PNG is asked for.' }]);
-  if (width < 32 || height < 32) throw refused([{ field: 'picture', message: 'That picture is too small to see anything in.' }]);
-  if (width > MOST_SIDE || height > MOST_SIDE || width * height > MOST_PIXELS)
-    throw refused([
-      { field: 'picture', message: `That picture has ${Math.round((width * height) / 1e6)} million points. Up to 26 million are opened: make it smaller.` },
-    ]);
-  return { width, height };
-}
-
-function sizeOf(bytes: Buffer): { type: string | undefined; width: number; height: number } {
-  try {
-    const { type, width, height } = imageSize(bytes);
-    return { type, width, height };
-  } catch {
-    return { type: undefined, width: 0, height: 0 };
-  }
+/** By its first bytes, which cost nothing to look at. */
+export function requirePicture(bytes: Buffer): void {
+  const isJpeg = bytes.length > 3 && bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff;
+  const isPng = bytes.length > 8 && bytes.subarray(0, 8).equals(Buffer.from('89504e470d0a1a0a', 'hex'));
+  if (!isJpeg && !isPng) throw refused([{ field: 'picture', message: NO_PICTURE }]);
 }

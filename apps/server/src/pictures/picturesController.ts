@@ -1,4 +1,5 @@
-import { Body, Controller, Get, Header, HttpCode, Param, Post, Query, Req, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Post, Query, Req, StreamableFile, UseGuards } from '@nestjs/common';
+import { Throttle } from '@nestjs/throttler';
 import {
   ApiBadRequestResponse,
   ApiBody,
@@ -16,6 +17,7 @@ import { By, For } from '../crew/rights.js';
 import { IdPipe, PicturePipe } from '../errors/refusals.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import type { Who } from '../crew/sessionsService.js';
+import { PICTURES_AT_ONCE, PictureThrottle } from './pictureThrottle.js';
 import { PicturesService } from './picturesService.js';
 
 const PICTURES = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/PictureResponse' } } };
@@ -38,6 +40,8 @@ export class PicturesController {
 
   @Post('batches/:id/pictures')
   @For('record')
+  @UseGuards(PictureThrottle)
+  @Throttle({ default: PICTURES_AT_ONCE })
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a picture, upright and small' })
   @ApiParam({ name: 'id', format: 'uuid' })
@@ -69,6 +73,8 @@ export class PicturesController {
 
   @Post('pictures/:id/readings')
   @For('record')
+  @UseGuards(PictureThrottle)
+  @Throttle({ default: PICTURES_AT_ONCE })
   @HttpCode(200)
   @ApiOperation({ summary: 'How much of the face is grey, between two marks. An aid, never a verdict' })
   @ApiParam({ name: 'id', format: 'uuid' })

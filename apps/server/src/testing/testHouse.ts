@@ -70,12 +70,18 @@ async function signedIn(
   { role, name, by }: { role: Role; name: string; by: 'pin' | 'password' },
 ): Promise<{ http: TestAgent; cookie: string }> {
   const [id, token] = [randomUUID(), newToken()];
-  await database.query(`INSERT INTO person (id, name, role, put_away, created_by, created_at) VALUES ($1, $2, $3, false, 'the test', now())`, [id, name, role]);
-  await database.query(`INSERT INTO session (id, person_id, token_hash, by, device, started_at, seen_at) VALUES ($1, $2, $3, $4, 'A program', now(), now())`, [
+  await database.query(`INSERT INTO person (id, name, role, put_away, created_by, created_at) VALUES ($1, $2, $3, false, 'the test', $4)`, [
+    id,
+    name,
+    role,
+    new Date(),
+  ]);
+  await database.query(`INSERT INTO session (id, person_id, token_hash, by, device, started_at, seen_at) VALUES ($1, $2, $3, $4, 'A program', $5, $5)`, [
     randomUUID(),
     id,
     tokenHash(token),
     by,
+    new Date(),
   ]);
   const cookie = `${SESSION_COOKIE}=${token}`;
   return { http: request.agent(app.getHttpServer()).set('Cookie', cookie), cookie };

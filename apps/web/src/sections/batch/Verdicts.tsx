@@ -90,16 +90,18 @@ function PieceVerdict({
         </Typography>
         <VerdictMark verdict={worst} size={20} />
       </Box>
-      {rows.map((row) => (
-        <VerdictRow key={row.label} {...row} />
-      ))}
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 190px), 1fr))' }}>
+        {rows.map((row) => (
+          <VerdictRow key={row.label} {...row} />
+        ))}
+      </Box>
     </Paper>
   );
 }
 
 function VerdictRow({ label, verdict, value, unit, fact }: Said) {
   return (
-    <Box sx={{ p: '9px 12px 10px', borderBottom: '1px solid var(--hair)', '&:last-of-type': { borderBottom: 0 } }}>
+    <Box sx={{ p: '9px 12px 10px', boxShadow: '0 0 0 0.5px var(--hair)' }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: '8px' }}>
         <span className="label">{label}</span>
         <VerdictMark verdict={verdict} size={16} />
@@ -169,7 +171,7 @@ function heatSaid(cook: PieceWatch | undefined, isOff: boolean): Said {
   const read = counted.filter(({ s }) => s > 0).length;
   const stray = notCounted.length === 0 ? 'all counted' : `${notCounted.length} not counted: no core moves so`;
   const fact =
-    read === 0 ? 'Nobody read its core while it was hot. What another piece showed does not count for it.' : `${read + notCounted.length} readings, ${stray}.`;
+    read === 0 ? 'Nobody read its core while it was hot. What another piece showed does not count for it.' : `${read + notCounted.length === 1 ? '1 reading' : `${read + notCounted.length} readings`}, ${stray}.`;
   if (read === 0) return { label, verdict: isOff ? 'notShown' : 'coming', value: '–', unit: 'not read', fact };
   const sum = Math.floor(Math.min(9.99, lethality.sum) * 100) / 100;
   return {
