@@ -18,6 +18,8 @@ const project = (displayName, rootDir, extra = {}) => ({
   rootDir,
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
   transform: { '\\.m?[jt]sx?$': swc(displayName === 'web') },
+  // The clock stands where the test command says; see scripts/shiftDate.mjs.
+  setupFiles: [import.meta.dirname + '/scripts/shiftDate.mjs'],
   transformIgnorePatterns: [],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'] },
   // A test runs in a context of its own, in which each look at a global is slow: these are handed over.

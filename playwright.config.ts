@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import './scripts/shiftDate.mjs';
 
 /** One of the two halves that `npm test` runs side by side, each against a made-up house of its own. */
 const part = process.env.BUNKHOUSE_TEST_PART ?? 'one';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { Cook, sevenOClock } from './cook.js';
 
 const TEN_THOUSAND = '5 g salt\n'.repeat(10_000);

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { loinAtThePull } from './cook.js';
 
 test('a clash in the smoker is named with who takes part; one tap smokes one of them elsewhere, undo and redo follow', async ({ page }) => {

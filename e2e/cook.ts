@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './test.js';
 
 /** A cook at the screen: finds things by what they say. */
 export class Cook {

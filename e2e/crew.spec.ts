@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.js';
 import { mixedLoin } from './mixedLoin.js';
 import { emptyDatabase, ownHouse, query } from './ownHouse.js';
 
@@ -62,7 +63,7 @@ test('a tablet that nobody touched is locked: it goes on showing, and what is lo
   await page.goto(`/batches/${id}`);
   await page.getByRole('button', { name: 'Write a note' }).click();
   await page.getByRole('textbox').last().fill('Ice is low');
-  await query(demo, `UPDATE session SET seen_at = now() - interval '11 minutes' WHERE person_id = (SELECT id FROM person WHERE name = 'Juno')`);
+  await query(demo, `UPDATE session SET seen_at = $1 WHERE person_id = (SELECT id FROM person WHERE name = 'Juno')`, [new Date(Date.now() - 11 * 60_000)]);
   await page.getByRole('button', { name: 'Log the note' }).click();
   const who = page.getByRole('dialog', { name: 'Who is it?' });
   await expect(who).toBeVisible();
@@ -74,7 +75,7 @@ test('a tablet that nobody touched is locked: it goes on showing, and what is lo
   await expect(log.getByRole('listitem').filter({ hasText: 'Ice is low' })).toContainText('Abel');
   await expect(page.getByRole('button', { name: 'Abel on' })).toBeVisible();
 
-  await query(demo, `UPDATE session SET seen_at = now() - interval '11 minutes' WHERE person_id = (SELECT id FROM person WHERE name = 'Abel')`);
+  await query(demo, `UPDATE session SET seen_at = $1 WHERE person_id = (SELECT id FROM person WHERE name = 'Abel')`, [new Date(Date.now() - 11 * 60_000)]);
   await page.reload();
   await expect(page.getByRole('button', { name: /Locked/ })).toBeVisible();
   await expect(log.getByText('Ice is low')).toBeVisible();

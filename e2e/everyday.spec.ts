@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { Cook, sevenOClock } from './cook.js';
 
 test('closing the page in the middle of the form loses nothing', async ({ page }) => {
@@ -33,8 +33,8 @@ test('rules of another country move floor, limit and target', async ({ page }) =
   await page.goto('/new');
   const gauge = page.getByRole('region', { name: 'Ingoing nitrite' });
   await page.getByLabel('Whose rules').selectOption({ label: 'European Union' });
-  await expect(page.getByLabel('Nitrite aimed at', { exact: true })).toHaveValue('100');
-  await expect(gauge.getByRole('img')).toHaveAccessibleName(/floor 50, target 100, limit 120 ppm/);
+  await expect(page.getByLabel('Nitrite aimed at', { exact: true })).toHaveValue('115');
+  await expect(gauge.getByRole('img')).toHaveAccessibleName(/floor 80, target 115, limit 120 ppm/);
   await cook.type('Nitrite aimed at', '150');
   await expect(page.getByRole('button', { name: 'Start the batch' })).toBeDisabled();
   await page.getByLabel('Whose rules').selectOption({ label: 'United States' });

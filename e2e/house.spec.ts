@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.js';
 
 /** The Bench with a recipe that asks questions. */
 const HAVE = '/bench?product=ham-bone-in&door=have&text=1+gal+water%2C+1+cup+salt%2C+3+tsp+cure';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { Cook, sevenOClock } from './cook.js';
 
 test('Canadian bacon by equilibrium: the sheet, the dates and the day sheet', async ({ page }) => {

@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './test.js';
 
 /** A loin whose brine was mixed an hour ago, through the API. */
 export async function mixedLoin(page: Page): Promise<{ id: string; code: string }> {

@@ -1,5 +1,6 @@
 import type { BatchResponse } from '@bunkhouse/api';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.js';
 import { Cook } from './cook.js';
 import { mixedLoin } from './mixedLoin.js';
 

@@ -32,9 +32,9 @@ const freePort = () =>
   });
 
 /** A house without the demo on a database: its address, and how to close it. */
-export async function ownHouse(url: string): Promise<{ address: string; close: () => Promise<void> }> {
+export async function ownHouse(url: string): Promise<{ address: string; pid: number; close: () => Promise<void> }> {
   const port = await freePort();
-  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+  const server = spawn(process.execPath, ['--import', './scripts/shiftDate.mjs', 'apps/server/dist/main.js'], {
     env: { ...process.env, DATABASE_URL: url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '0' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
@@ -46,6 +46,7 @@ export async function ownHouse(url: string): Promise<{ address: string; close: (
   });
   return {
     address: `http://127.0.0.1:${port}`,
+    pid: server.pid ?? 0,
     close: async () => {
       const gone = new Promise((resolve) => server.once('exit', resolve));
       server.kill('SIGTERM');

@@ -1,6 +1,7 @@
 import { posted, SimulatedCook, type SimulatedCookOptions } from '@bunkhouse/devices';
 import { playBatch } from '@bunkhouse/demo';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.js';
 import { Cook } from './cook.js';
 
 const HOUR_MS = 3_600_000;
@@ -213,7 +214,7 @@ test('a simulated ham at speed: fuel that runs out, a shallow probe, a stall and
   await expect(page.getByRole('status', { name: 'Target is read' })).toContainText('the lowest decides', { timeout: 20_000 });
   await expect(page.getByRole('region', { name: 'Safe by time' })).toContainText(/Done by time at \d\d:\d\d: the lethality sum came to 1/);
   await next.getByRole('button', { name: 'Log core readings' }).click();
-  await next.getByLabel('Probe', { exact: true }).fill('66.3');
+  await next.getByLabel('Probe (if read)', { exact: true }).fill('66.3');
   for (const place of ['thick end', 'middle', 'thin end']) await next.getByLabel(`Instant-read, ${place}`, { exact: true }).fill('66.2');
   await next.locator('.at-pit-form').getByRole('button', { name: 'Log core readings' }).click();
 

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.js';
 
 const bring = (page: Page) => page.getByRole('region', { name: 'Bring readings in' });
 const choose = (page: Page, name: string, text: string) =>

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test.js';
 import { loinAtThePull } from './cook.js';
 
 test('the cure inside a ham: scrubbed from the needle to the plate, salt and nitrite', async ({ page }) => {

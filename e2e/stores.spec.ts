@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { Jimp } from 'jimp';
 import { Cook, DAY_MS } from './cook.js';
 import { mixedLoin } from './mixedLoin.js';

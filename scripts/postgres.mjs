@@ -151,10 +151,13 @@ export function portIsFree(port, host = '127.0.0.1') {
   });
 }
 
+/** For tests: how a server's clock is moved, where it is. */
+const atTestTime = (root) => (process.env.BUNKHOUSE_TEST_OFFSET_MS ? ['--import', join(root, 'scripts/shiftDate.mjs')] : []);
+
 /** Starts the built server and waits until it says that it is ready. */
 export function startServer(root, env) {
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, ['--enable-source-maps', join(root, 'apps/server/dist/main.js')], {
+    const child = spawn(process.execPath, [...atTestTime(root), '--enable-source-maps', join(root, 'apps/server/dist/main.js')], {
       cwd: root,
       env: { ...process.env, ...env },
       stdio: ['ignore', 'pipe', 'pipe', 'ipc'],

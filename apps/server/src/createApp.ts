@@ -8,6 +8,7 @@ import { raw, type NextFunction, type Request, type Response } from 'express';
 import { PICTURE_LIMIT_MB } from '@bunkhouse/api';
 import helmet from 'helmet';
 import { AppModule } from './appModule.js';
+import { Clock } from './clock.js';
 import { earlyDoor } from './crew/earlyDoor.js';
 import { PlainErrorFilter } from './errors/plainErrorFilter.js';
 import { fieldFaults, refused } from './errors/refusals.js';
@@ -33,7 +34,10 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   if (settings.proxy !== null) app.set('trust proxy', settings.proxy);
   app.use(securityHeaders(settings.proxy !== null));
   // What is answered to one is nobody else's, and asked for again.
+  const clock = app.get(Clock);
   app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
+    // Devices set their time by it.
+    response.setHeader('Date', new Date(clock.now()).toUTCString());
     response.setHeader('Cache-Control', 'private, no-cache');
     response.vary('Cookie');
     next();

@@ -1,3 +1,4 @@
+/* global self */
 // A tap on a notice leads to where it is seen to: in a page of the house that is open, else in a new one.
 self.addEventListener('notificationclick', (event) => {
   event.notification.close();

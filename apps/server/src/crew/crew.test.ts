@@ -37,8 +37,8 @@ async function tablet(): Promise<TestAgent> {
 }
 
 const back = (minutes: number, name: string) =>
-  house.database.query(`UPDATE session SET seen_at = now() - $1 * interval '1 minute' WHERE person_id = (SELECT id FROM person WHERE name = $2)`, [
-    minutes,
+  house.database.query(`UPDATE session SET seen_at = $1 WHERE person_id = (SELECT id FROM person WHERE name = $2)`, [
+    new Date(Date.now() - minutes * 60_000),
     name,
   ]);
 
@@ -208,7 +208,7 @@ describe('signing in', () => {
     const at = device();
     await signIn(at, inspector.name, { password: PASSWORD });
     expect((await at.get('/api/ledger')).status).toBe(200);
-    await house.database.query(`UPDATE person SET ends_at = now() - interval '1 second' WHERE id = $1`, [inspector.id]);
+    await house.database.query(`UPDATE person SET ends_at = $2 WHERE id = $1`, [inspector.id, new Date(Date.now() - 1000)]);
     expect((await at.get('/api/ledger')).status).toBe(401);
     expect((await signIn(at, inspector.name, { password: PASSWORD })).status).toBe(401);
     const gone = await member({});
@@ -273,8 +273,7 @@ describe('the first start', () => {
       .send({ house: 'Alder Bend', name: 'Mallow', password: PASSWORD });
     expect(rebound.status).toBe(403);
     const answers = await Promise.all(Array.from({ length: 20 }, (_, i) => first(`Cook ${String.fromCharCode(65 + i)}`)));
-    expect(answers.filter(({ status }) => status === 200)).toHaveLength(1);
-    expect(answers.filter(({ status }) => status === 409)).toHaveLength(19);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array.from({ length: 19 }, () => 409)]);
     const made = answers.find(({ status }) => status === 200)?.body as SessionResponse;
     expect(made).toMatchObject({ house: 'Alder Bend', first: null, person: { role: 'head' } });
     expect((await first('Late')).status).toBe(409);

@@ -1,7 +1,20 @@
 import { createHash, randomBytes, scrypt, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { promisify } from 'node:util';
 
-const derive = promisify<string, Buffer, number, ScryptOptions, Buffer>(scrypt);
+const scrypted = promisify<string, Buffer, number, ScryptOptions, Buffer>(scrypt);
+
+/**
+ * Two at a time: of the four threads that Node has for such work two stay free for whatever else waits there (a connection to the database
+ * signs in by them too), however many try the door at once.
+ */
+const turns: Promise<unknown>[] = [Promise.resolve(), Promise.resolve()];
+let turn = 0;
+function derive(...work: Parameters<typeof scrypted>): Promise<Buffer> {
+  turn = (turn + 1) % turns.length;
+  const mine = (turns[turn] ?? Promise.resolve()).then(() => scrypted(...work));
+  turns[turn] = mine.catch(() => undefined);
+  return mine;
+}
 
 /** Cost of a guess: 32 MB and some 0.3 s of a core. One of the settings that OWASP's Password Storage Cheat Sheet gives for scrypt (value from memory). */
 const COST = { N: 2 ** 15, r: 8, p: 3 };

@@ -70,5 +70,5 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
   synchronize: false,
   // Short questions, many of them: compiling one costs more than it saves.
   // What another holds locked is waited for a moment, then said: nobody hangs on it.
-  extra: { max: 10, connectionTimeoutMillis: 3000, statement_timeout: 15000, lock_timeout: 2500, options: '-c jit=off' },
+  extra: { max: 10, connectionTimeoutMillis: 3000, statement_timeout: 15000, lock_timeout: 4000, options: '-c jit=off' },
 });

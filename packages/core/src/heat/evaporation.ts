@@ -11,7 +11,7 @@ const MEDIUM: Readonly<Record<Medium, { filmWPerM2K: number; dewC: number | 'own
   oven: { filmWPerM2K: 22, dewC: 25 },
   steam: { filmWPerM2K: 60, dewC: 'ownHeat' },
   water: { filmWPerM2K: 400, dewC: null },
-  cold: { filmWPerM2K: 12, dewC: 0 },
+  cold: { filmWPerM2K: 8, dewC: null },
 };
 
 /** Pressure of water vapour above water, Pa [P: Magnus formula, constants from memory; within 1 % from 0 to 100 °C]. */

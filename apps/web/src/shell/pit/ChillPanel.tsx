@@ -185,10 +185,17 @@ function WillItPass({
       </p>
     );
   const isOver = gate.startS !== null && nowS > gate.startS + gate.limitS;
-  if (gate.state === 'fail' || isOver)
+  if (gate.state === 'fail')
     return (
       <p className="chill-said failed">
         <b>This gate was not met.</b> It is a deviation: at the gate’s step write what was decided, by whom, or throw the batch away. Cool it on meanwhile.
+      </p>
+    );
+  if (isOver)
+    return (
+      <p className="chill-said doubt">
+        <b>Its time is over, and nobody read that it was met: read the core now.</b> Whatever it reads, at the gate’s step write what was decided, and by whom.
+        Cool it on meanwhile.
       </p>
     );
   if (sureByS !== null && nowS - lastS > QUIET_S)

@@ -1,0 +1,33 @@
+import { LIMIT_C } from '../safety/fahrenheit.js';
+import type { Section } from '../section/section.js';
+import { lately } from '../units/lately.js';
+import { COURSE_STEP_S, cookCourse, type CookCase } from './cookCourse.js';
+import type { Medium } from './evaporation.js';
+import { fitTraits } from './fitTraits.js';
+
+/** Where a piece lies to chill. */
+export interface ChillPlace {
+  section: Section;
+  /** of the core as it comes off the fire, °C */
+  fromC: number;
+  placeC: number;
+  medium: Extract<Medium, 'cold' | 'water'>;
+}
+
+const LOOKED_S = 48 * 3600;
+
+/**
+ * Hours that a core takes from 130 to 80 °F and on to 45 °F where it lies, by the model with its usual film; Infinity where it does not come
+ * there in two days. Said before the cook: what the house's refrigerator will do to a whole ham.
+ *
+ * @example chillForecastH({ section: { shape: 'round', diameterMm: 90 }, fromC: 65, placeC: 3, medium: 'cold' }) // [2.7, 6.6]
+ */
+export const chillForecastH = lately(({ section, fromC, placeC, medium }: ChillPlace): [firstH: number, secondH: number] => {
+  const cook: CookCase = { section, startC: fromC, phases: [{ chamberC: placeC, medium }], chamber: [], chamberOffC: 0, wrappedAtS: Infinity };
+  const { core } = cookCourse(cook, fitTraits(cook, []).traits, LOOKED_S, (C) => C <= LIMIT_C.f45);
+  const at = (C: number) => {
+    const minute = core.findIndex((value) => value <= C);
+    return minute === -1 ? Infinity : (minute * COURSE_STEP_S) / 3600;
+  };
+  return [at(LIMIT_C.f80) - at(LIMIT_C.lethal), at(LIMIT_C.f45) - at(LIMIT_C.f80)];
+}, 64);
