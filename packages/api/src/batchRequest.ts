@@ -234,7 +234,7 @@ export class BatchRequest {
   @IsObject({ message: 'Stores are given by what is held in them.' })
   stores?: Record<string, string>;
 
-  /** what the cure is modelled with; the handbook's when not given */
+  /** what the cure is modelled with; the usual one when not given */
   @IsOptional()
   @nested(DiffusivityRequest)
   @ValidateNested({ message: 'The diffusivity is not given as it should be.' })

@@ -24,7 +24,7 @@ export interface AskedRecipe {
 export const FLOAT_TEST = { low: 10, typical: 12, high: 14 } as const;
 
 /**
- * The recipe for what is wanted, by the school that is chosen (handbook parts 4, 5, 7, 16).
+ * The recipe for what is wanted, by the school that is chosen (docs/science.md, “Strength”, “Making it”).
  *
  * @throws InputError where a wish cannot be, saying what is possible
  */

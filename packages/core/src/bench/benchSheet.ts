@@ -8,7 +8,7 @@ import type { CureMethod } from '../recipe/nitriteOfRecipe.js';
 import type { Answers } from '../recipe/words.js';
 import type { Section } from '../section/section.js';
 
-/** Every way that cooks dose a cure (handbook part 16). */
+/** Every way that cooks dose a cure (docs/science.md, “Ways of dosing”). */
 export const BENCH_SCHOOLS = ['equilibrium', 'bag', 'pumpAndCover', 'pumpSame', 'clock', 'lowStrength', 'readyMix', 'floatTest', 'saltOnly', 'dryRub'] as const;
 export type BenchSchool = (typeof BENCH_SCHOOLS)[number];
 
@@ -101,7 +101,7 @@ interface Usual {
   days: number;
 }
 
-/** A piece as it usually comes, our own round numbers inside what is usual (handbook part 2). */
+/** A piece as it usually comes, our own round numbers inside what is usual (docs/science.md, “What is made”). */
 const USUAL: Readonly<Record<Product, Usual>> = {
   'belly-bacon': { greenG: 2200, shape: 'slab', thicknessMm: 42, lengthMm: 380, school: 'bag', days: 9 },
   'canadian-bacon': { greenG: 2600, shape: 'round', thicknessMm: 85, lengthMm: 420, school: 'equilibrium', days: 14 },

@@ -48,7 +48,7 @@ const EXPANSION: readonly (readonly [percent: number, ...gPerML: number[]])[] = 
 ];
 
 /**
- * Density of a brine of salt, sugar and water (handbook part 4).
+ * Density of a brine of salt, sugar and water (docs/science.md, “Strength”).
  * Salt and sugar lift the density each as in its own table at 20 °C; the table is linear between its points. Temperature scales it
  * as it scales a brine of that much salt.
  *

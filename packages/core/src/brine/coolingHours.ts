@@ -6,7 +6,7 @@ export const COOLED_BY = { refrigerator: 9, iceBath: 250 } as const;
 export type CooledBy = keyof typeof COOLED_BY;
 
 /**
- * Hours that a pot of brine takes to cool (handbook part 5): Newton's law, for a pot as high as it is wide [M].
+ * Hours that a pot of brine takes to cool (docs/science.md, “Making it”): Newton's law, for a pot as high as it is wide [M].
  *
  * @param p.brineG weight of the brine
  * @param p.byC what it stands in; must be colder than the target

@@ -33,7 +33,7 @@ export interface Cover {
 }
 
 /**
- * Brine to cover pieces that lie side by side in a tub (handbook part 5): floor × level less what the pieces displace.
+ * Brine to cover pieces that lie side by side in a tub (docs/science.md, “Making it”): floor × level less what the pieces displace.
  *
  * @param p.coverMm over the highest piece; 30 when not given
  * @throws InputError when a size is missing or absurd

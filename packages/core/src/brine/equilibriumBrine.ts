@@ -34,7 +34,7 @@ export interface EquilibriumBrine extends BrineStrength {
 const ROUNDING_G = 1e-3;
 
 /**
- * The brine in which a piece may lie until everything is even and then has the salt that was asked for (handbook parts 4, 7).
+ * The brine in which a piece may lie until everything is even and then has the salt that was asked for (docs/science.md, “Strength”, “Ingoing nitrite”).
  * With brine B = water + salt + sugar + cure and meat M, the nitrite N = target × (M + B); B depends on N through the cure, so the
  * pair is solved exactly rather than by trial.
  *

@@ -5,7 +5,7 @@ import { MEAT_DENSITY } from './coverBrine.js';
 export const HOLD_DOWN_MARGIN = 1.3;
 
 /**
- * Weight that holds floating pieces under, g as felt in the brine (handbook part 5): volume × (brine density − meat density) × 1.3 for
+ * Weight that holds floating pieces under, g as felt in the brine (docs/science.md, “Making it”): volume × (brine density − meat density) × 1.3 for
  * each piece that floats. A piece that sinks does not hold another down.
  *
  * @param p.brineDensity g/mL

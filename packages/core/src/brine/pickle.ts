@@ -4,7 +4,7 @@ import { requireNumber, requireThing } from '../units/require.js';
 import { brineStrength, type BrineStrength } from './brineStrength.js';
 import { salometerToSaltPercent } from './salometer.js';
 
-/** What the nitrite of a pickle is aimed at: the ingoing figure by one of the inspectors' bases (handbook part 7). */
+/** What the nitrite of a pickle is aimed at: the ingoing figure by one of the inspectors' bases (docs/science.md, “Ingoing nitrite”). */
 export interface NitriteTarget {
   ppm: number;
   basis: 'pumped' | 'pickUp' | 'equilibrium' | 'dry';
@@ -35,7 +35,7 @@ export interface Pickle extends BrineStrength {
 }
 
 /**
- * A pickle of a given strength whose cure gives the ingoing nitrite that is aimed at (handbook parts 4, 7).
+ * A pickle of a given strength whose cure gives the ingoing nitrite that is aimed at (docs/science.md, “Strength”, “Ingoing nitrite”).
  *
  * @throws InputError when strength or target are missing, impossible, or beyond what the cure can give
  * @example pickle({ waterG: 10000, saltPercentOfBrine: 15, cure: CURE_1, target: { ppm: 120, basis: 'pumped', pumpPercent: 10 } }) // 19.2 g cure per kg

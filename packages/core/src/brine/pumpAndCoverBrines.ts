@@ -25,7 +25,7 @@ export type MixedBrine = BrineWeights & BrineStrength & { brineG: number };
 
 /**
  * Two brines for "pump and cover": a pump pickle whose cure gives the target by the pumped method, and a cover brine that only
- * holds it there: when everything is even, salt and nitrite are what was asked for (handbook parts 4, 7, 16) [M].
+ * holds it there: when everything is even, salt and nitrite are what was asked for (docs/science.md, “Strength”, “Ingoing nitrite”) [M].
  * With the injected pickle I and the cover brine C, the cover's nitrite is target × (I + C).
  *
  * @throws InputError when the pump alone would bring more salt than was asked for

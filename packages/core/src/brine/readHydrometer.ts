@@ -76,7 +76,7 @@ export function floatReading(b: { saltPercent: number; sugarPercent?: number; sa
 }
 
 /**
- * The salt in a brine from a hydrometer, corrected for the temperature of the sample and for its sugar (handbook part 4).
+ * The salt in a brine from a hydrometer, corrected for the temperature of the sample and for its sugar (docs/science.md, “Strength”).
  * The instrument feels a density; the answer is the salt that gives this density with this sugar at this temperature.
  *
  * @throws InputError when the reading is off its scale, lighter than the water with its sugar, or heavier than saturated brine

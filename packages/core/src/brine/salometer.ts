@@ -4,7 +4,7 @@ import { requireNumber } from '../units/require.js';
 export const SATURATED_SALT_PERCENT = 26.395;
 
 /**
- * Salometer degrees of a brine of salt and water (handbook part 4).
+ * Salometer degrees of a brine of salt and water (docs/science.md, “Strength”).
  *
  * @param saltPercent % w/w of the brine, 0 to saturation
  * @example saltPercentToSalometer(15) // 56.8

@@ -8,7 +8,7 @@ export interface SaltBases {
 }
 
 /**
- * "% salt" by each of the bases that cooks mean (handbook part 4).
+ * "% salt" by each of the bases that cooks mean (docs/science.md, “Strength”).
  *
  * @param b.saltG all salt, that of the cure included
  * @param b.brineG everything in the bucket but the meat

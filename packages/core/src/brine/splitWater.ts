@@ -19,7 +19,7 @@ export interface WaterSplit {
 }
 
 /**
- * How to split the water of a brine into concentrate, ice and cold water so that it ends at the target (handbook part 5).
+ * How to split the water of a brine into concentrate, ice and cold water so that it ends at the target (docs/science.md, “Making it”).
  * Ice is water: the three together are the whole. Heat balance: what the hot part and the cold part give off melts the ice and warms
  * its water. Without loss to the bucket and the air.
  *

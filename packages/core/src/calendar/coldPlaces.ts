@@ -4,7 +4,7 @@ import { told, type ToldAlarm } from '../pit/pitWatch.js';
 import type { HoldName } from '../process/batchDesign.js';
 import type { BatchState } from '../process/replay.js';
 import type { TimedReading } from '../safety/coreReadings.js';
-import type { CoreReading } from '../safety/crossingTime.js';
+import type { CoreReading } from '../safety/coreReadings.js';
 import type { Resource } from '../schedule/scheduleTypes.js';
 
 /** Where a batch lay in the cold, and when, ms; until null where it still does. */

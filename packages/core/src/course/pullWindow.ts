@@ -16,7 +16,7 @@ export interface PullWindow {
 
 /** Nitrite that colours the meat, ppm [T: 10 to 20]. */
 export const COLOURED_PPM = 15;
-/** Least ÷ mean that counts as even [M: handbook part 9]. */
+/** Least ÷ mean that counts as even [M: docs/science.md, “The cure inside the meat”]. */
 export const EVEN_SHARE = 0.9;
 /** So much over the salt that was aimed at tastes salty, % [M]. */
 export const SALTY_OVER = 0.5;
@@ -24,7 +24,7 @@ export const SALTY_OVER = 0.5;
 const LONGEST_H = 60 * 24;
 
 /**
- * The earliest, best and latest hour to pull, by the model: the course up to its pull, then on in the same brine (handbook part 9). An
+ * The earliest, best and latest hour to pull, by the model: the course up to its pull, then on in the same brine (docs/science.md, “The cure inside the meat”). An
  * even cure cannot over-salt and has no latest hour; a brine that is stronger than its sheet has one.
  *
  * @param diffusivity m²/s at 3 °C; that of the course when not given

@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 
 /**
- * Salt of a piece that lost water: the salt stays, the weight goes (handbook part 11).
+ * Salt of a piece that lost water: the salt stays, the weight goes (docs/science.md, “What keeps it”).
  *
  * @param p.saltPercent before, % of the meat
  * @returns % of what is left

@@ -20,7 +20,7 @@ const LOOKS = [
 ] as const;
 
 /**
- * The soak of a piece after its pull, in cold fresh water, changed as often as is asked (handbook part 10).
+ * The soak of a piece after its pull, in cold fresh water, changed as often as is asked (docs/science.md, “The cure inside the meat”).
  *
  * @param p.waterPerMeat water to a bath, as a multiple of the meat; 4 when not given
  * @param p.changes how often the water is changed in the time, evenly; none when not given

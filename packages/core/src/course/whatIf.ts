@@ -18,7 +18,7 @@ export interface WhatIf {
 /** Pickle stronger by so much, salt of an even cure by so much, % [M]. */
 const STRONGER = { pickle: 3, even: 0.5 } as const;
 const THINNER = 0.75;
-/** The warmest that a cure may lie, and a cold shelf, °C (handbook part 5). */
+/** The warmest that a cure may lie, and a cold shelf, °C (docs/science.md, “Making it”). */
 const WARM_C = 4;
 const COLD_C = 1;
 const USUAL_C = 3;

@@ -6,7 +6,7 @@ import { judgeNitrite } from './judgeNitrite.js';
 import { PRODUCTS } from './product.js';
 import { RULE_SET_IDS } from './ruleSet.js';
 
-// USDA FSIS Processing Inspectors' Calculations Handbook (Directive 7620.3): the formulas; worked values of handbook part 7.
+// USDA FSIS Processing Inspectors' Calculations Handbook (Directive 7620.3): the formulas; worked values of docs/science.md, “Ingoing nitrite”.
 describe('ingoing nitrite', () => {
   test('brine with 19.2 g cure #1 per kg, pumped 10 %, gives 120 ppm', () => {
     expect(ingoingNitrite({ basis: 'pumped', nitriteG: 19.2 * 0.0625, brineG: 1000, pumpPercent: 10 })).toBeCloseTo(120, 9);
@@ -58,7 +58,7 @@ describe('ingoing nitrite', () => {
 });
 
 describe('judgeNitrite', () => {
-  // 9 CFR 424.21(c), 424.22(b); EU, UK and Canadian limits; values from memory (handbook part 7).
+  // 9 CFR 424.21(c), 424.22(b); EU, UK and Canadian limits; values from memory (docs/science.md, “Ingoing nitrite”).
   test.each([
     ['us', 'ham-bone-in', 'pumped', false, 120, 200],
     ['us', 'belly-bacon', 'pumped', false, 100, 120],

@@ -5,7 +5,7 @@ import { requireNumber } from '../units/require.js';
 /** Pick-up of a covered piece when it was not weighed, % of green weight [P: FSIS Processing Inspectors' Calculations Handbook]. */
 export const USUAL_PICK_UP_PERCENT = 10;
 
-/** How ingoing nitrite is counted (handbook part 7). Weights in g; meat is green weight; brine is everything in the bucket. */
+/** How ingoing nitrite is counted (docs/science.md, “Ingoing nitrite”). Weights in g; meat is green weight; brine is everything in the bucket. */
 export type NitriteBasis =
   | { basis: 'pumped'; brineG: number; pumpPercent: number }
   | { basis: 'pickUp'; brineG: number; pickUpPercent?: number }

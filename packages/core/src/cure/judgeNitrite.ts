@@ -26,7 +26,7 @@ export interface JudgeNitriteParams {
 const ROUNDING_PPM = 1e-6;
 
 /**
- * Holds an ingoing figure against a rule set (handbook part 7). Exactly on a bound is inside it.
+ * Holds an ingoing figure against a rule set (docs/science.md, “Ingoing nitrite”). Exactly on a bound is inside it.
  *
  * @param p.ppm ingoing nitrite, mg NaNO2 per kg
  * @throws InputError for an unknown product, rule set or method, a house rule set without its limits, or no number

@@ -13,7 +13,7 @@ const STRONGEST_PERCENT = 10;
 /** Labels as they are sold: curing salts, and cures to be weighed by the gram [T]. */
 const isKnownClass = ({ nitritePercent: percent }: CureMix): boolean => (percent >= 0.4 && percent <= 0.9) || (percent >= 5 && percent <= 7);
 
-/** What is wrong with a mix for a product and a way of curing, whatever the dose (handbook part 6). */
+/** What is wrong with a mix for a product and a way of curing, whatever the dose (docs/science.md, “Cures”). */
 export function mixFindings(mix: CureMix, product: Product, pumps: boolean): Finding[] {
   const found: Finding[] = [];
   if (mix.nitratePercent > 0 && BACONS.includes(product)) {

@@ -10,7 +10,7 @@ export interface NitriteInBrine {
   brine: Measured;
 }
 
-/** The inspectors' four methods as figures with doubt and working (handbook part 7). `share` is of green weight, 0 to 1. */
+/** The inspectors' four methods as figures with doubt and working (docs/science.md, “Ingoing nitrite”). `share` is of green weight, 0 to 1. */
 export const pumpedFigure = ({ nitrite, brine }: NitriteInBrine, share: Measured, label = 'From the pump'): Figure => ({
   ...scaled(times(over(nitrite, brine), share), 1e6),
   id: 'nitrite-pumped',

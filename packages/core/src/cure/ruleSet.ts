@@ -31,7 +31,7 @@ const GATE_FLOOR = 80;
 export const CURED_PPM = 100;
 
 /**
- * Rule sets as data, from memory (handbook part 7). Shown always with "check your own code".
+ * Rule sets as data, from memory (docs/science.md, “Ingoing nitrite”). Shown always with "check your own code".
  * The US floor is the one for cured products kept refrigerated; the Canadian one the least that may go in.
  */
 export const RULE_SETS: Record<Exclude<RuleSetId, 'house'>, RuleSet> = {

@@ -11,7 +11,7 @@ const LONGEST_H = 24 * 366;
 const LOOKS = 500;
 
 /**
- * Hours in a bath until the core has come to a share of the mean (handbook part 9).
+ * Hours in a bath until the core has come to a share of the mean (docs/science.md, “The cure inside the meat”).
  *
  * @param p.evenness core ÷ mean, 0 to 1; 0.9 counts as even
  * @throws InputError where it is never so even within a year, or an input cannot be

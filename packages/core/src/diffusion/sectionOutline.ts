@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
 
-/** Salt moves so much slower in fat than in lean [M: handbook part 9]. */
+/** Salt moves so much slower in fat than in lean [M: docs/science.md, “The cure inside the meat”]. */
 export const FAT_SHARE = 0.1;
 
 /** A slice from the edge, as it is fried and tasted, is so thick [M]. */

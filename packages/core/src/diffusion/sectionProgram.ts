@@ -66,7 +66,7 @@ export interface SectionSimulation {
 
 export const USUAL_C = 3;
 const KELVIN = 273.15;
-/** Activation energy of diffusion in meat, J/mol [M: handbook part 9], and the gas constant. */
+/** Activation energy of diffusion in meat, J/mol [M: docs/science.md, “The cure inside the meat”], and the gas constant. */
 const ACTIVATION_J = 22_000;
 const GAS_J = 8.314;
 

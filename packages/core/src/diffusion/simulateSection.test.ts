@@ -13,7 +13,7 @@ const endless = (hours: number): Stage[] => [{ kind: 'bath', hours, bathG: 'infi
 const last = (values: readonly number[]) => values.at(-1) ?? Number.NaN;
 
 describe('against the analytic solutions, constant edge', () => {
-  // Crank, The Mathematics of Diffusion; Carslaw and Jaeger. Core fractions from memory (handbook part 9).
+  // Crank, The Mathematics of Diffusion; Carslaw and Jaeger. Core fractions from memory (docs/science.md, “The cure inside the meat”).
   test.each([
     [0.1, 0.0507],
     [0.5, 0.6292],
@@ -266,7 +266,7 @@ describe('whatever happens to it', () => {
 });
 
 describe('until it is even', () => {
-  test('what the handbook says of a belly and a loin: 58 % and 11 % at the core after 7 days', () => {
+  test('what is known of a belly and a loin: 58 % and 11 % at the core after 7 days', () => {
     const core = (section: Section, days: number) => last(simulateSection({ section, meatG: 2000, stages: endless(days * 24) }).core);
     expect(core({ shape: 'slab', thicknessMm: 40 }, 7)).toBeCloseTo(0.58, 1);
     expect(core({ shape: 'round', diameterMm: 90 }, 7)).toBeCloseTo(0.11, 1);

@@ -2,7 +2,7 @@ import type { SectionSimulation, SimulateSectionParams } from './sectionProgram.
 import { SectionRun } from './sectionRun.js';
 
 /**
- * Salt in a cross-section through brine, rest and soak (handbook part 9): Fick's law in two dimensions, finite volumes, explicit in
+ * Salt in a cross-section through brine, rest and soak (docs/science.md, “The cure inside the meat”): Fick's law in two dimensions, finite volumes, explicit in
  * time, in a well-stirred bath of limited volume. What the meat gains the bath loses, to rounding. Nitrite moves the same way: put its
  * percent in place of the salt's.
  *

@@ -7,7 +7,7 @@ const inCold = (section: Section) => chillForecastH({ section, fromC: 65, placeC
 const inIce = (section: Section) => chillForecastH({ section, fromC: 65, placeC: 1, medium: 'water' });
 
 describe('chillForecastH', () => {
-  // What a household refrigerator at 4 °C does, 130 to 80 and 80 to 45 °F, h: our handbook's worked table, by a film of 8 W/m²K.
+  // What a household refrigerator at 4 °C does, 130 to 80 and 80 to 45 °F, h: docs/science.md, “Heat”, by a film of 8 W/m²K.
   test.each<[string, Section, number, number]>([
     ['belly of 40 mm', slab(40), 2.2, 5.3],
     ['loin of 90 mm', round(90), 2.6, 6.4],

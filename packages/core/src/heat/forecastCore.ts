@@ -26,7 +26,7 @@ export interface ForecastCoreParams {
 export interface CoreForecast {
   /** s after it went on; Infinity where the core does not get there */
   etaS: number;
-  /** four cooks in five lie between these, s */
+  /** the forecast is given between these, s */
   lowS: number;
   highS: number;
   /** from now until it is there: middle, and one in ten lies under lowC, one over highC */

@@ -1,7 +1,7 @@
 import { thicknessMm, type Section } from '../section/section.js';
 import { surfaceFlow, type Medium, type WaterSupply } from './evaporation.js';
 
-/** Thermal diffusivity of meat, m²/s [M: handbook part 12]. */
+/** Thermal diffusivity of meat, m²/s [M: docs/science.md, “Heat”]. */
 export const HEAT_DIFFUSIVITY = 1.3e-7;
 /** W/(m K) and kg/m³ of lean meat [M: middle values of tables, from memory]. */
 const CONDUCTIVITY = 0.48;

@@ -16,7 +16,7 @@ export interface CureMix {
   mayPump?: boolean;
 }
 
-/** Cure #1: 6.25 % sodium nitrite on salt (handbook part 6). */
+/** Cure #1: 6.25 % sodium nitrite on salt (docs/science.md, “Cures”). */
 export const CURE_1: CureMix = { name: 'Cure #1', nitritePercent: 6.25, nitratePercent: 0, saltPercent: 93.75, mayPump: true };
 
 /** Cure #2: nitrite and nitrate. For long dry cures only. */

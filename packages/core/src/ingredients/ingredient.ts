@@ -6,7 +6,7 @@ export interface MeasureWeights {
 }
 
 /**
- * What spoons and cups hold, in grams [M: common kitchen tables, values from memory; handbook part 3].
+ * What spoons and cups hold, in grams [M: common kitchen tables, values from memory; docs/science.md, “Spoons and cups”].
  * Grouped by what it is in the brine: water, salt, cure, sweet, spice, and what has no name here.
  */
 export const MEASURE_WEIGHTS = {

@@ -7,7 +7,7 @@ const TEASPOON_ML = convert(1, 'tsp', 'mL');
 const CUP_ML = convert(1, 'cup', 'mL');
 
 /**
- * How many grams a measure of an ingredient holds, with the range that a level measure may hold (handbook part 3).
+ * How many grams a measure of an ingredient holds, with the range that a level measure may hold (docs/science.md, “Spoons and cups”).
  * A mass has no doubt here: the doubt of a scale is the scale's. From half a cup up the cup's weight is used, below it the
  * teaspoon's.
  *

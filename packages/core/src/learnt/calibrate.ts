@@ -9,7 +9,7 @@ export interface CutFace {
   depths: readonly number[];
 }
 
-/** Doubt of the logarithm of the diffusivity before anything was cut: nineteen of twenty pieces within 2 to 5 × 10^-10 [M: handbook part 9]. */
+/** Doubt of the logarithm of the diffusivity before anything was cut: nineteen of twenty pieces within 2 to 5 × 10^-10 [M: docs/science.md, “The cure inside the meat”]. */
 const PRIOR_SPREAD = Math.log(2.5) / 4;
 /** A ring is read to so many mm, and pieces of one diffusivity differ in depth by such a share [M]. */
 const READING_MM = 2;
@@ -21,7 +21,7 @@ const HIGHEST = Math.log(CUT_FACE_NODES.at(-1) ?? 1e-9);
 const POINTS = 241;
 
 /**
- * The diffusivity of this house's meat, learnt from its cut faces: Bayes on the logarithm, from the handbook's value and its spread. A
+ * The diffusivity of this house's meat, learnt from its cut faces: Bayes on the logarithm, from the usual value and its spread. A
  * face that is coloured to the middle only says that it is not slower.
  *
  * @throws InputError where a depth is no number

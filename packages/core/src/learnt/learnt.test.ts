@@ -85,7 +85,7 @@ describe('what cut faces say of the diffusivity', () => {
   const depths = cutFaceDepths(endless({ shape: 'round', diameterMm: 90 }, 24 * 3, 400));
   const face = (diffusivity: number) => ({ depths, colouredMm: depthAt(depths, diffusivity) });
 
-  test('nothing cut: the handbook’s', () => expect(calibrate([])).toEqual(HANDBOOK_DIFFUSIVITY));
+  test('nothing cut: the usual figure', () => expect(calibrate([])).toEqual(HANDBOOK_DIFFUSIVITY));
 
   test('slow meat makes it slower, more faces make it surer, and it comes to what the meat is', () => {
     const once = calibrate([face(1.8e-10)]);
@@ -106,7 +106,7 @@ describe('what cut faces say of the diffusivity', () => {
     expect(low).toBeGreaterThan(from * 0.6);
   });
 
-  test('the spread of the handbook: one in ten under its low, one in ten over its high', () => {
+  test('the usual spread: one in ten under its low, one in ten over its high', () => {
     const spread = Math.log(2.5) / 4;
     expect(HANDBOOK_DIFFUSIVITY.low).toBeCloseTo(3e-10 * Math.exp(-1.2816 * spread), 12);
     expect(HANDBOOK_DIFFUSIVITY.high).toBeCloseTo(3e-10 * Math.exp(1.2816 * spread), 12);

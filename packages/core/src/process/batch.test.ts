@@ -298,6 +298,18 @@ describe('looks, gates and the end', () => {
     expect(cook.log('weigh', 394, { 'greenG:A': 2600 })[0]).toMatch(/packed/);
   });
 
+  test('what a refrigerator will do to a whole ham is said before the cook, a loin passes, and meat without cure of its size misses', () => {
+    const told = (design: BatchDesign) => planBatch(processFor(design.product), design).findings.find(({ code }) => code === 'chill-ahead')?.message;
+    expect(told(usualDesign('ham-bone-in', START))).toMatch(
+      /household refrigerator takes about \d\d?\.\d h .* gate, where (5|10) h are allowed\. In a bag in ice water/,
+    );
+    expect(told(usualDesign('canadian-bacon', START))).toBeUndefined();
+    expect(told({ ...usualDesign('canadian-bacon', START), nitritePpm: 0 })).toMatch(/where (1\.5|5) h are allowed/);
+    // Once the core was read on its way down, the chill itself tells.
+    const cook = toCold();
+    expect(cook.state(359).findings.map(({ code }) => code)).not.toContain('chill-ahead');
+  });
+
   test('a first gate that took longer than 5 hours wants a written decision', () => {
     const cook = toCold();
     expect(cook.log('gate-first', 363, { coreC: 45 })).toEqual([]);

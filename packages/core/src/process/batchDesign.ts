@@ -75,7 +75,7 @@ export interface BatchDesign {
   program?: CookProgram;
   /** planned time in fresh water, min; the usual one of the product when not given */
   soakMin?: number;
-  /** diffusivity that the cure is modelled with; the handbook's when not given */
+  /** diffusivity that the cure is modelled with; the usual one when not given */
   diffusivity?: Diffusivity;
   /** smallest steps of the two scales, g */
   meatScaleStepG: number;
@@ -93,7 +93,7 @@ export interface Diffusivity {
   value: number;
   low: number;
   high: number;
-  /** how many cut faces it was learnt from; 0 for the handbook's */
+  /** how many cut faces it was learnt from; 0 for the usual one */
   cutFaces: number;
 }
 

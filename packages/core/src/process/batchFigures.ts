@@ -66,7 +66,7 @@ function brineFigures(design: BatchDesign, brine: SheetBrine): BrineFigures {
       base: 'of the brine, by weight; the salt in the cure is counted',
       formula: '(salt + salt in the cure) ÷ everything in the brine × 100',
       working: `${inWorking(salt.value)} g ÷ ${inWorking(all.value)} g × 100`,
-      source: 'Definition, handbook part 4. 100 ° salometer is 26.395 % salt at 15.6 °C, salometer tables; value from memory',
+      source: 'Definition. 100 ° salometer is 26.395 % salt at 15.6 °C, salometer tables; value from memory',
     },
   };
 }
@@ -153,6 +153,6 @@ function yieldFigure(design: BatchDesign, facts: BatchFacts): Figure | null {
     base: 'of green weight',
     formula: 'packed weight ÷ green weight × 100',
     working: `${inWorking(facts.packedG)} g ÷ ${inWorking(green.value)} g × 100`,
-    source: 'Definition, handbook part 15',
+    source: 'Definition',
   };
 }

@@ -9,6 +9,7 @@ import type { BatchFigures } from './batchFigures.js';
 import { slowSmokeFault } from './cookProgram.js';
 import { besideBound, inWorking, type Figure } from '../units/figure.js';
 import type { CoolingState } from './coreEvidence.js';
+import { chillForecastH } from '../heat/chillForecast.js';
 import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
 import type { StepState } from './replay.js';
@@ -42,6 +43,7 @@ export function batchFindings(found: Found): Finding[] {
     ...weightFindings(process, facts),
     ...warmFindings(standing),
     ...coolingFindings(found.cooling),
+    ...chillAheadFindings(found),
   ]);
 }
 
@@ -125,6 +127,38 @@ function coolingFindings(cooling: readonly CoolingState[]): Finding[] {
             message: `Piece ${list(unshown)}: its readings do not show that a chill gate was met. It is neither passed nor failed; a reading at the gate's beginning and one at its end would have shown it.`,
           },
         ]),
+  ];
+}
+
+/** A cook comes off at about so much, a household refrigerator and stirred ice water stand at so much, °C [M]. */
+const OFF_AT_C = 65;
+const REFRIGERATOR_C = 4;
+const ICE_WATER_C = 1;
+
+/** Before the cook: what a household refrigerator will do to the piece that is slowest to cool, where that is too slow for its gates. */
+function chillAheadFindings({ design, cooling }: Found): Finding[] {
+  const slow = design.pieces
+    .flatMap(({ code, section }) => {
+      const gates = cooling.filter(({ piece }) => piece === code);
+      if (gates.length === 0 || gates.some(({ state }) => state !== 'notStarted')) return [];
+      const inCold = chillForecastH({ section, fromC: OFF_AT_C, placeC: REFRIGERATOR_C, medium: 'cold' });
+      return gates.map((gate, i) => ({ gate, section, i, takesH: inCold[i] ?? 0 })).filter(({ takesH, gate: { limitH } }) => takesH > limitH);
+    })
+    .sort((a, b) => b.takesH / b.gate.limitH - a.takesH / a.gate.limitH)[0];
+  if (slow === undefined) return [];
+  const { gate, section, i, takesH } = slow;
+  const inIceH = chillForecastH({ section, fromC: OFF_AT_C, placeC: ICE_WATER_C, medium: 'water' })[i] ?? Infinity;
+  const hours = (H: number) => (Number.isFinite(H) ? `about ${H.toFixed(1)} h` : 'more than two days');
+  const ice =
+    inIceH <= gate.limitH
+      ? `In a bag in ice water, stirred, it takes ${hours(inIceH)}; or bone it, or halve it.`
+      : 'Ice water is too slow for it as well: bone it, or halve it.';
+  return [
+    {
+      level: 'note',
+      code: 'chill-ahead',
+      message: `By the model a household refrigerator takes ${hours(takesH)} to cool ${design.pieces.length > 1 ? `piece ${gate.piece}` : 'it'} through the ${i === 0 ? 'first' : 'second'} chill gate, where ${gate.limitH} h are allowed. ${ice}`,
+    },
   ];
 }
 

@@ -29,7 +29,7 @@ const PAN = { act: 'pan', everyMin: 180 } as const;
 const HOTTER_THAN_CORE_C = 8;
 
 /**
- * A usual program: a way to smoke, then a way to finish [T: handbook parts 2, 12 and 16]. To be altered by hand.
+ * A usual program: a way to smoke, then a way to finish [T: docs/science.md, “What is made”, “Heat”]. To be altered by hand.
  *
  * @example usualProgram({ smoke: 'stepped', finish: 'smoker', targetC: 64 }).map(({ chamberC }) => chamberC) // [82, 93, 107]
  */

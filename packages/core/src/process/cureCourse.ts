@@ -34,7 +34,7 @@ export interface CureCourse {
   diffusivity: Diffusivity;
 }
 
-/** The handbook's: 3 × 10^-10 m²/s, taken as 2 to 5 × 10^-10 for nineteen pieces of twenty [M: handbook part 9]. */
+/** The usual: 3 × 10^-10 m²/s, taken as 2 to 5 × 10^-10 for nineteen pieces of twenty [M: docs/science.md, “The cure inside the meat”]. */
 export const HANDBOOK_DIFFUSIVITY: Diffusivity = { value: LEAN_DIFFUSIVITY, low: 2.24e-10, high: 4.02e-10, cutFaces: 0 };
 
 const HOUR_MS = 3_600_000;

@@ -13,7 +13,7 @@ import { inWorking } from '../units/figure.js';
 /** Figures that differ by less are the same figure, ppm. */
 const ROUNDING_PPM = 1e-6;
 
-/** Which figure is judged, and what bounds it (handbook part 7). */
+/** Which figure is judged, and what bounds it (docs/science.md, “Ingoing nitrite”). */
 export function nitriteFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
   if (isByTheClock(design.school)) return clockFigures(design, facts);
   return design.school.kind === 'equilibrium' ? equilibriumFigures(design, facts) : pumpAndCoverFigures(design, facts, design.school);

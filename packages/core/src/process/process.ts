@@ -38,7 +38,7 @@ export interface Process {
     repumpPercent: number;
     /** strength of the pump pickle, % of the brine */
     pickleSaltPercent: number;
-    /** packed weight as a share of green [T: handbook part 15]; not known of batches that are older than it */
+    /** packed weight as a share of green [T: docs/science.md, “Yields”]; not known of batches that are older than it */
     packedShare?: { low: number; high: number };
     /** these three are not known of batches that are older than them */
     nitritePpm?: number;

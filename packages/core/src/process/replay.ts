@@ -138,7 +138,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
       cured().find((piece) => piece.code === code)?.isCured === true ? 'cured' : 'notCured',
     ),
   );
-  const findings = once(() => batchFindings({ design, process, facts, figures, standing, steps, cured: cured(), cooling: coreRead.size > 0 ? cooling() : [] }));
+  const findings = once(() => batchFindings({ design, process, facts, figures, standing, steps, cured: cured(), cooling: cooling() }));
   return {
     design,
     steps,

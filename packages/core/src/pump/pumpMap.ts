@@ -27,7 +27,7 @@ const SHORT_OF_MIDDLE = 0.1;
 const OFF_BONE_MM = 5;
 
 /**
- * Where the needle goes in: the grid that {@link pumpPlan} counts, drawn on the section and along the piece (handbook part 8).
+ * Where the needle goes in: the grid that {@link pumpPlan} counts, drawn on the section and along the piece (docs/science.md, “Pump”).
  *
  * @throws InputError when a size is missing or absurd
  * @example pumpMap({ section: { shape: 'round', diameterMm: 180 }, lengthMm: 300, spacingMm: 25 }).sites // 168

@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 
 /**
- * What was pumped into a piece, % of its green weight (handbook part 7).
+ * What was pumped into a piece, % of its green weight (docs/science.md, “Ingoing nitrite”).
  *
  * @param p.greenG weight before the needle
  * @param p.pumpedG weight after it, drained a few minutes

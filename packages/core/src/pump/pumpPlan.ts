@@ -27,7 +27,7 @@ export interface PumpPlan {
 const ONE_SIDE_MM = 50;
 
 /**
- * What to pump, in grams and strokes, and at how many needle sites (handbook part 8): a grid of the given spacing over the length
+ * What to pump, in grams and strokes, and at how many needle sites (docs/science.md, “Pump”): a grid of the given spacing over the length
  * and width of the piece, from both sides when it is thick.
  *
  * @throws InputError when a size is not positive or the plan would need an absurd number of sites

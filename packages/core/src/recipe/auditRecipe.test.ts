@@ -8,7 +8,7 @@ import type { RecipeLine } from './recipeLine.js';
 
 const g = (ingredient: string, amount: number): RecipeLine => ({ ingredient, amount, unit: 'g' });
 
-/** Brine of 8 kg with 80 g of cure, for a 7 kg ham (handbook part 7). */
+/** Brine of 8 kg with 80 g of cure, for a 7 kg ham (docs/science.md, “Ingoing nitrite”). */
 const HAM: AuditParams = {
   lines: [g('water', 7000), g('table-salt', 920), g('cure-1', 80)],
   meatG: 7000,

@@ -66,7 +66,7 @@ export interface RecipeAudit {
 
 /**
  * Somebody's recipe held against the rules: strength, ingoing nitrite by every method with its doubt, which one applies and why, what
- * each rule set and school says, and what to change (handbook parts 3, 4, 6, 7).
+ * each rule set and school says, and what to change (docs/science.md, “Spoons and cups”, “Strength”).
  *
  * @param p.lines in any measure; the doubt of spoons and scales is carried to the figures
  * @throws InputError when there is no line, no meat, or a number that cannot be

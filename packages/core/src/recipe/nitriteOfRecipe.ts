@@ -177,7 +177,7 @@ export function coveredFigure(
   };
 }
 
-/** The figure that is judged, and why (handbook part 7). */
+/** The figure that is judged, and why (docs/science.md, “Ingoing nitrite”). */
 export function applying(p: AuditParams, figures: PpmFigures): NitriteFigures {
   const [basis, because] = basisOf(p, figures);
   const applies = figures[basis];

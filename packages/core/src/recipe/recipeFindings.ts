@@ -24,7 +24,7 @@ interface Case {
   open: boolean;
 }
 
-/** What a recipe must be told, worst first (handbook parts 6, 7, 17). */
+/** What a recipe must be told, worst first (docs/science.md, “Cures”, “Ingoing nitrite”). */
 export function recipeFindings(c: Case): Finding[] {
   return worstFirst([...cureFindings(c), ...doseFindings(c), ...methodFindings(c), ...brineFindings(c), ...saltFindings(c), ...lineFindings(c)]);
 }

@@ -18,7 +18,7 @@ const KITCHEN_G_PER_KG = 2.5;
 const FIVE_LB_G = 5 * 453.59237;
 
 /**
- * The doses of the schools side by side (handbook parts 7 and 16): they count the same nitrite against different weights, which is
+ * The doses of the schools side by side (docs/science.md, “Ingoing nitrite”, “Ways of dosing”): they count the same nitrite against different weights, which is
  * why they argue.
  */
 export function schoolDoses(p: { mix: CureMix; whole: Whole; meatG: number; aimPpm: number; pumpPercent?: number }): SchoolDose[] {

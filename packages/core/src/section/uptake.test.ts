@@ -12,7 +12,7 @@ describe('what a constant edge lets in', () => {
     expect(uptakeFraction({ shape: 'round', diameterMm: 90 }, hoursFor(0.0631, 45))).toBeCloseTo(0.5, 3);
   });
 
-  test('a belly of 4 cm has taken up three quarters after 7 days, as the handbook says', () => {
+  test('a belly of 4 cm has taken up three quarters after 7 days, as is known', () => {
     expect(uptakeFraction({ shape: 'slab', thicknessMm: 40 }, 168)).toBeCloseTo(0.74, 2);
   });
 

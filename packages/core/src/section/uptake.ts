@@ -1,7 +1,7 @@
 import { requireNumber } from '../units/require.js';
 import { thicknessMm, type Section } from './section.js';
 
-/** Salt and nitrite in lean meat at 3 °C, m²/s [M: handbook part 9; range 2 to 5 × 10^-10]. */
+/** Salt and nitrite in lean meat at 3 °C, m²/s [M: docs/science.md, “The cure inside the meat”; range 2 to 5 × 10^-10]. */
 export const LEAN_DIFFUSIVITY = 3e-10;
 
 /** Diffusivity at which the most is reckoned: the usual one, and the fast end, m²/s. */
@@ -10,7 +10,7 @@ export interface UptakeRates {
   high: number;
 }
 
-/** The handbook's [M: 3 × 10^-10 m²/s; one piece in ten is faster than the second]. */
+/** The usual [M: 3 × 10^-10 m²/s; one piece in ten is faster than the second]. */
 export const USUAL_RATES: UptakeRates = { value: LEAN_DIFFUSIVITY, high: 4.02e-10 };
 
 /** The slow end beside the two. */

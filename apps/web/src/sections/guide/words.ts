@@ -38,7 +38,7 @@ export const GUIDE: { cautions: readonly string[]; terms: readonly (readonly [st
     ['Ingoing ppm', 'Milligrams of sodium nitrite per kilogram that go in. What is left later is less, and is not computed here.'],
     [
       'Chill gates',
-      'Two temperatures that the cooling core must pass in time: 54 to 27 °C within 5 h and to 7 °C within 10 h more for cured meat with 100 ppm and above; shorter for less (FSIS Appendix B, value from memory).',
+      'Two temperatures that the cooling core must pass in time: 130 to 80 °F (54 to 27 °C) within 5 h and to 45 °F (7 °C) within 10 h more for a piece that is cured to its middle with 100 ppm and above; shorter for others (FSIS Appendix B, value from memory). Three readings show it: as it comes off, near the first limit, and at the second. What nobody read is not shown.',
     ],
   ],
 };

@@ -118,7 +118,7 @@ export function PullForecast({
             value={request.diffusivity === undefined ? 'handbook' : 'house'}
             options={{
               house: `As this house has cut it, ${digits((request.diffusivity ?? learnt.diffusivity).value * 1e10, 1)}`,
-              handbook: `As the handbook says, ${digits(HANDBOOK_DIFFUSIVITY.value * 1e10, 1)}`,
+              handbook: `As is usual, ${digits(HANDBOOK_DIFFUSIVITY.value * 1e10, 1)}`,
             }}
             onChange={(chosen) => onDiffusivity(chosen === 'house' ? learnt.diffusivity : undefined)}
           />

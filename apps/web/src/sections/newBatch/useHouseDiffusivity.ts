@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useLearnt } from '../../data/learnt';
 
-/** A new batch is modelled as the house has learnt, until the cook takes the handbook's figure. */
+/** A new batch is modelled as the house has learnt, until the cook takes the usual figure. */
 export function useHouseDiffusivity({ setValue }: UseFormReturn<BatchRequest>): void {
   const learnt = useLearnt();
   const given = useRef(false);

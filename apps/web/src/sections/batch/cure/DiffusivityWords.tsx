@@ -10,9 +10,7 @@ export function DiffusivityWords({ diffusivity: { value, low, high, cutFaces } }
   return (
     <>
       Diffusion at {number(value)} ({number(low)} to {number(high)}) × 10⁻¹⁰ m²/s in lean meat,{' '}
-      {cutFaces === 0
-        ? 'the handbook’s figure, a modelling choice.'
-        : `learnt from ${cutFaces === 1 ? 'one cut face' : `${cutFaces} cut faces`} of this house.`}{' '}
+      {cutFaces === 0 ? 'the usual figure, a modelling choice.' : `learnt from ${cutFaces === 1 ? 'one cut face' : `${cutFaces} cut faces`} of this house.`}{' '}
       <Link className="lnk" to="/learnt">
         What the house has learnt
       </Link>
