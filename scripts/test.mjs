@@ -24,7 +24,7 @@ const folder = mkdtempSync(join(tmpdir(), 'bunkhouse-test-'));
 const counts = { passed: 0, failed: 0 };
 let database;
 /** What takes about as long as all the others. */
-const RIGHT_HALF = new Set(['house', 'crew', 'offline', 'warm', 'stores', 'readings', 'backup'].map((name) => `${name}.spec.ts`));
+const RIGHT_HALF = new Set(['house', 'crew', 'offline', 'warm', 'stores', 'readings', 'backup', 'faults', 'plainHttp'].map((name) => `${name}.spec.ts`));
 /** How long the house takes to answer is measured with nothing beside it. */
 const ALONE = ['attacks.spec.ts'];
 /** What hung on the day once, on the two oddest of them; `npm run odd-days` runs everything on all. */

@@ -310,6 +310,17 @@ describe('looks, gates and the end', () => {
     expect(cook.state(359).findings.map(({ code }) => code)).not.toContain('chill-ahead');
   });
 
+  test('cooled by the longer gates of cured meat: that they want an accelerator is said, of a quick chill nothing', () => {
+    const codes = (C: number, hours: number) => {
+      const cook = toCold();
+      expect(cook.log('gate-first', 361.2, { coreC: 50 })).toEqual([]);
+      expect(cook.log('gate-first', hours, { coreC: C })).toEqual([]);
+      return cook.state(hours).findings.map(({ code }) => code);
+    };
+    expect(codes(24, 364)).toContain('slow-chill');
+    expect(codes(24, 362.2)).not.toContain('slow-chill');
+  });
+
   test('a first gate that took longer than 5 hours wants a written decision', () => {
     const cook = toCold();
     expect(cook.log('gate-first', 363, { coreC: 45 })).toEqual([]);

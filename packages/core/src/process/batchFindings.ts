@@ -44,6 +44,8 @@ export function batchFindings(found: Found): Finding[] {
     ...warmFindings(standing),
     ...coolingFindings(found.cooling),
     ...chillAheadFindings(found),
+    ...slowChillFindings(found.cooling),
+    ...humidityFindings(found),
   ]);
 }
 
@@ -127,6 +129,37 @@ function coolingFindings(cooling: readonly CoolingState[]): Finding[] {
             message: `Piece ${list(unshown)}: its readings do not show that a chill gate was met. It is neither passed nor failed; a reading at the gate's beginning and one at its end would have shown it.`,
           },
         ]),
+  ];
+}
+
+/**
+ * Done by time below 145 °F in dry heat: the table holds with one of the guideline's options for humidity, which nobody read here
+ * [P: FSIS Cooking Guideline, revised Appendix A; values from memory]. A bath, a pot and steam are such options by themselves.
+ */
+function humidityFindings({ design, process }: Found): Finding[] {
+  const program = design.program ?? process.program ?? [];
+  const finish = program.findLast(({ chamberC }) => chamberC >= process.coreTargetC);
+  if (process.coreTargetC >= LIMIT_C.f145 - 0.3 || finish === undefined || finish.medium === 'water' || finish.medium === 'steam') return [];
+  return [
+    {
+      level: 'note',
+      code: 'humidity-not-shown',
+      message:
+        'Done by time below 62.8 °C: time and temperature are read, humidity is not shown. The table holds where the piece was in a sealed bag or casing, wrapped, covered or in steam for half the time and at least an hour, or at 90 % relative humidity for a quarter of it and at least an hour. Write down which it was, and check your own code.',
+    },
+  ];
+}
+
+/** A chill that is met by the gates of cured meat alone: the guideline wants an accelerator for it as well [P: FSIS Appendix B, revised; value from memory]. */
+function slowChillFindings(cooling: readonly CoolingState[]): Finding[] {
+  const slow = cooling.filter(({ rule, state, tookH, stepId }) => rule === 'cured' && state === 'pass' && (tookH ?? 0) > (stepId === 'gate-first' ? 1.5 : 5));
+  if (slow.length === 0) return [];
+  return [
+    {
+      level: 'note',
+      code: 'slow-chill',
+      message: `Piece ${[...new Set(slow.map(({ piece }) => piece))].join(', ')}: cooled by the longer gates of cured meat. For these the guideline also wants 250 ppm ascorbate or erythorbate in it: without it the slow chill is not fully met.`,
+    },
   ];
 }
 

@@ -86,6 +86,19 @@ describe('what a recipe comes to', () => {
     expect(() => requireRecipe({ ...recipe('pastrami-round'), coreTargetC: 52 })).toThrow(/at least 54.4/);
   });
 
+  test('done by time below 145 °F in dry heat, humidity is not shown; in water or steam, and from 145 °F on, nothing is asked', () => {
+    const codes = (of: Recipe) => plan(of).findings.map(({ code }) => code);
+    const finishedIn = (medium: 'smoker' | 'oven' | 'water' | 'steam'): Recipe => {
+      const of = recipe('pastrami-round');
+      return { ...of, program: of.program.map((phase, i) => (i === of.program.length - 1 ? { ...phase, medium } : phase)) };
+    };
+    expect(codes(finishedIn('smoker'))).toContain('humidity-not-shown');
+    expect(codes(finishedIn('oven'))).toContain('humidity-not-shown');
+    expect(codes(finishedIn('water'))).not.toContain('humidity-not-shown');
+    expect(codes(finishedIn('steam'))).not.toContain('humidity-not-shown');
+    expect(codes(recipe('canadian-bacon'))).not.toContain('humidity-not-shown');
+  });
+
   test('a belly with its skin on is held to nine tenths of the limit [FSIS Processing Inspectors’ Calculations Handbook, value from memory]', () => {
     const process = processOf(recipe('belly-bacon'));
     const design = designOf(process, START);

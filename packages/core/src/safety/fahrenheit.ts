@@ -13,6 +13,8 @@ export const LIMIT_C = {
   f135: fromFahrenheit(135),
   f70: fromFahrenheit(70),
   f41: fromFahrenheit(41),
+  /** 145 °F: below it pork and beef are done by time, with humidity */
+  f145: fromFahrenheit(145),
 } as const;
 
 /** A bound and a reading that differ by the rounding of a display are the same: readings are given to a hundredth. */
