@@ -12,6 +12,7 @@ import {
   type EntryDraft,
   type StepState,
   type StepValues,
+  type StepInput,
 } from '@bunkhouse/core';
 import { Fragment, useState, type FormEvent, type ReactNode } from 'react';
 import type { Batch } from '../../data/batches';
@@ -64,6 +65,18 @@ interface RecordStepProps {
   /** the filled button of the screen */
   first: boolean;
   onDone?: () => void;
+}
+
+/** What a step asks, in the order in which hands go: where several things are read of each piece, one piece after the other, each in a row of its own. */
+function byPiece(inputs: readonly StepInput[], pieces: Parameters<typeof inputNames>[1]): { input: StepInput; name: string; startsRow: boolean }[] {
+  const asked = inputs.flatMap((input) => inputNames(input, pieces).map((name) => ({ input, name, startsRow: false })));
+  const ofEach = inputs.filter((input) => inputNames(input, pieces).length > 1);
+  if (ofEach.length < 2) return asked;
+  const pieceOf = (name: string) => name.split(':')[1];
+  return [
+    ...asked.filter(({ name }) => pieceOf(name) === undefined),
+    ...pieces.flatMap(({ code }) => asked.filter(({ name }) => pieceOf(name) === code).map((one, i) => ({ ...one, startsRow: i === 0 }))),
+  ];
 }
 
 /** Asks for the numbers that matter at a step and logs them with the real time. */
@@ -145,47 +158,45 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
       )}
       {(!(spec.id in MIX_STEP_BRINE) || corrects !== undefined) && (
         <div className="record-fields">
-          {spec.inputs.flatMap((input) =>
-            inputNames(input, pieces).map((name, i) => {
-              const value = draft.values[name];
-              const label = 'each' in input && input.each === 'piece' && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
-              if (input.kind === 'choice') {
-                return (
-                  <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>
-                    <Choice
-                      label={label}
-                      value={typeof value === 'string' ? value : ''}
-                      options={Object.fromEntries(input.options.map((option) => [option.value, option.label]))}
-                      onChange={(chosen) => setValue(name, chosen)}
-                    />
-                    <Fault text={faultAt(`values.${name}`)} />
-                  </div>
-                );
-              }
-              if (input.kind === 'depth' && drawn !== undefined) {
-                return (
-                  <Fragment key={name}>
-                    {drawn({ name, label, value: asNumber(value), onChange: (depth) => setValue(name, depth), error: faultAt(`values.${name}`) })}
-                  </Fragment>
-                );
-              }
+          {byPiece(spec.inputs, pieces).map(({ input, name, startsRow }, i) => {
+            const value = draft.values[name];
+            const label = 'each' in input && input.each === 'piece' && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
+            if (input.kind === 'choice') {
               return (
-                <div key={name} className="weighable">
-                  <NumberField
-                    big
-                    label={label + (input.optional || isReadOfEach(input, pieces) ? OPTIONAL[input.kind] : '')}
-                    quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
-                    value={asNumber(value)}
-                    onChange={(typed) => setValue(name, typed)}
-                    error={faultAt(`values.${name}`)}
-                    hint={hintFor(batch, name, preferences)}
-                    autoFocus={first && i === 0 && input === spec.inputs[0] && corrects !== undefined}
+                <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>
+                  <Choice
+                    label={label}
+                    value={typeof value === 'string' ? value : ''}
+                    options={Object.fromEntries(input.options.map((option) => [option.value, option.label]))}
+                    onChange={(chosen) => setValue(name, chosen)}
                   />
-                  {input.kind === 'mass' && <FromScale label={label} onTake={(g) => setValue(name, g)} />}
+                  <Fault text={faultAt(`values.${name}`)} />
                 </div>
               );
-            }),
-          )}
+            }
+            if (input.kind === 'depth' && drawn !== undefined) {
+              return (
+                <Fragment key={name}>
+                  {drawn({ name, label, value: asNumber(value), onChange: (depth) => setValue(name, depth), error: faultAt(`values.${name}`) })}
+                </Fragment>
+              );
+            }
+            return (
+              <div key={name} className={`weighable${startsRow ? ' row' : ''}`}>
+                <NumberField
+                  big
+                  label={label + (input.optional || isReadOfEach(input, pieces) ? OPTIONAL[input.kind] : '')}
+                  quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
+                  value={asNumber(value)}
+                  onChange={(typed) => setValue(name, typed)}
+                  error={faultAt(`values.${name}`)}
+                  hint={hintFor(batch, name, preferences)}
+                  autoFocus={first && i === 0 && corrects !== undefined}
+                />
+                {input.kind === 'mass' && <FromScale label={label} onTake={(g) => setValue(name, g)} />}
+              </div>
+            );
+          })}
         </div>
       )}
       {corrects === undefined && spec.inputs.some((input) => input.kind === 'temperature') && (
