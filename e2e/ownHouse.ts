@@ -38,6 +38,8 @@ export async function ownHouse(url: string): Promise<{ address: string; pid: num
     env: { ...process.env, DATABASE_URL: url, BUNKHOUSE_PORT: String(port), BUNKHOUSE_DEMO: '0' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
+  // A test that fails on its way never closes it.
+  process.once('exit', () => server.kill());
   let said = '';
   server.stderr.on('data', (data: Buffer) => (said += data.toString()));
   await new Promise<void>((resolve, reject) => {

@@ -2,7 +2,7 @@ import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
 import { comeUp, type ComeUp } from '../safety/comeUpHours.js';
 import { countedReadings, type NotCounted } from '../safety/countedReadings.js';
-import { aroundOf, lethality, type Lethality } from '../safety/lethality.js';
+import { aroundOf, lethality, type Lethality, type LethalityTable } from '../safety/lethality.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';
 import { lethalityTable } from '../safety/lethalityTarget.js';
 import { COLD_SMOKE_C } from '../process/cookProgram.js';
@@ -40,6 +40,8 @@ export interface PieceWatch {
   /** how much too high the probe was found at the last check, °C */
   readsHighC: number;
   lethality: Lethality;
+  /** by which times it is added up */
+  table: LethalityTable;
   comeUp: ComeUp | null;
   /** what a forecast of it needs; null before anything is known of its core */
   forecast: ForecastCoreParams | null;
@@ -139,12 +141,13 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
     });
     const doubtC = doubtOf([...own.map((check) => check.isChecked), ...(read.length === 0 ? [] : [isChecked(code)])].every(Boolean) && evidence.length > 0);
+    const table = lethalityTable(state.design.ruleSet, state.design.product);
     const done = lethality(counted, {
       section,
       chamber,
       doubtC,
       seatedS: seats,
-      table: lethalityTable(state.design.ruleSet, state.design.product),
+      table,
       isThermostat: log.program.some(({ medium }) => medium === 'oven'),
       ...(log.offAt === null ? {} : { heatOnUntilS: (log.offAt - onAt) / 1000 }),
     });
@@ -162,6 +165,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       lastCheck: own.at(-1) ?? null,
       readsHighC: last === undefined ? 0 : readsHighC(last),
       lethality: done,
+      table,
       comeUp: up,
       forecast:
         phases.length === 0

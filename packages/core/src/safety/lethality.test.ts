@@ -1,3 +1,6 @@
+import type { Product } from '../cure/product.js';
+import type { RuleSetId } from '../cure/ruleSet.js';
+import { lethalityTable } from './lethalityTarget.js';
 import fc from 'fast-check';
 import { comeUp, comeUpHours } from './comeUpHours.js';
 import { coolingGates, COOLING_RULES, type CoolingParams, type CoolingRule } from './coolingGates.js';
@@ -18,6 +21,24 @@ describe('the lethality sum', () => {
   test('from 158 °F on at once, below 130 °F never', () => {
     expect(lethality([{ s: 0, C: celsius(158) }])).toEqual({ sum: 1, reachedAtS: 0, gaps: [], course: [{ s: 0, sum: 1 }], notCounted: [] });
     expect(lethality(flat(celsius(129.9), 86_400, 60)).sum).toBe(0);
+  });
+
+  // UK guidance on cooking, Canadian cooking advice for pork; values from memory.
+  test('what a sum of 1 stands for follows product and rules: a loin held at 60 °C for 15 min is done by one table and by no other', () => {
+    const held = flat(60, 900, 60);
+    const of = (ruleSet: RuleSetId, product: Product) => lethalityTable(ruleSet, product);
+    expect((['us', 'house', 'uk', 'eu', 'canada'] as const).map((rules) => of(rules, 'canadian-bacon').standsFor)).toEqual([
+      '6.5 log',
+      '6.5 log',
+      '70 °C for 2 min',
+      '70 °C for 2 min',
+      '71 °C',
+    ]);
+    expect(of('canada', 'pastrami').standsFor).toBe('6.5 log');
+    expect(lethality(held, { table: of('us', 'canadian-bacon') }).sum).toBeGreaterThanOrEqual(1);
+    expect(lethality(held, { table: of('uk', 'canadian-bacon') }).sum).toBeCloseTo(900 / 2700, 6);
+    expect(lethality(held, { table: of('canada', 'canadian-bacon') }).sum).toBe(0);
+    expect(lethality(flat(70, 120, 60), { table: of('uk', 'pastrami') }).sum).toBeCloseTo(1, 6);
   });
 
   test('between two of the table log t is linear: 140.5 °F takes the root of 12 times 9 minutes', () => {

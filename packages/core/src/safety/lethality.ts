@@ -4,7 +4,7 @@ import { GAP_S, requireReadings, type TimedReading } from './coreReadings.js';
 import { ANY_FIRE, ASSUMED_MM, countedReadings, type Around, type NotCounted } from './countedReadings.js';
 
 export interface Lethality {
-  /** 1 is done: 6.5 log Salmonella */
+  /** 1 is done, by the table: 6.5 log Salmonella by the FSIS one */
   sum: number;
   /** s of the readings; when the sum came to 1, null before */
   reachedAtS: number | null;
@@ -41,6 +41,9 @@ export interface LethalityParams {
 export interface LethalityTable {
   readonly secondsByF: readonly (readonly [F: number, seconds: number])[];
   readonly atOnceF: number;
+  /** what a sum of 1 is: `6.5 log` */
+  readonly standsFor: string;
+  readonly source: string;
 }
 
 /** Seconds at a core temperature, °F, for 6.5 log Salmonella [P: FSIS Cooking Guideline, revised Appendix A; values from memory]. */
@@ -81,7 +84,12 @@ export const LETHALITY_TABLE: readonly (readonly [F: number, seconds: number])[]
 export const LETHALITY_LOG = 6.5;
 /** From here on it is done at once, °F. */
 const AT_ONCE_F = 158;
-export const FSIS_TABLE: LethalityTable = { secondsByF: LETHALITY_TABLE, atOnceF: AT_ONCE_F };
+export const FSIS_TABLE: LethalityTable = {
+  secondsByF: LETHALITY_TABLE,
+  atOnceF: AT_ONCE_F,
+  standsFor: `${LETHALITY_LOG} log`,
+  source: 'FSIS Cooking Guideline, revised Appendix A: time at core temperature for 6.5 log Salmonella. Values from memory.',
+};
 
 const fahrenheit = (C: number): number => (C * 9) / 5 + 32;
 /** Readings are given to a hundredth: 54.44 °C is 130 °F. */

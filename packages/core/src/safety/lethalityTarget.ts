@@ -13,10 +13,17 @@ const SEVENTY_FOR_TWO: LethalityTable = {
     [inF(75), 30],
   ],
   atOnceF: inF(80),
+  standsFor: '70 °C for 2 min',
+  source: 'UK guidance on cooking: 70 °C for 2 min, or the same by time. Values from memory.',
 };
 
 /** Pork at 71 °C [P: Canadian cooking advice; value from memory]: no time at less stands for it. */
-const SEVENTY_ONE: LethalityTable = { secondsByF: [], atOnceF: inF(71) };
+const SEVENTY_ONE: LethalityTable = {
+  secondsByF: [],
+  atOnceF: inF(71),
+  standsFor: '71 °C',
+  source: 'Canadian cooking advice for pork: 71 °C. Value from memory.',
+};
 
 /**
  * By which times a product is done under a rule set, and where that stands. Products of game or poultry have a line of their own when they

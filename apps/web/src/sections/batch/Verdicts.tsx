@@ -1,4 +1,4 @@
-import { COLOURED_AT_PPM, LETHALITY_LOG, type ChillPiece, type PieceCure, type PieceWatch, type GatePassage } from '@bunkhouse/core';
+import { COLOURED_AT_PPM, type ChillPiece, type PieceCure, type PieceWatch, type GatePassage } from '@bunkhouse/core';
 import Box from '@mui/material/Box';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
@@ -180,7 +180,7 @@ function heatSaid(cook: PieceWatch | undefined, isOff: boolean): Said {
     label,
     verdict: lethality.reachedAtS !== null ? 'met' : isOff ? 'notShown' : 'coming',
     value: digits(sum, 2),
-    unit: `of 1, for ${LETHALITY_LOG} log`,
+    unit: `of 1, for ${cook.table.standsFor}`,
     fact,
   };
 }

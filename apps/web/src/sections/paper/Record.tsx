@@ -1,4 +1,4 @@
-import { bookLines, deviations, inputNames, pieceReleases, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
+import { bookLines, deviations, inputNames, lethalityTable, pieceReleases, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
@@ -167,7 +167,10 @@ function RecordSheet({ batch }: { batch: Batch }) {
                       ? 'no cure'
                       : `${cure.isCured ? 'cured' : 'not cured'}: ${digits(cure.leastPpm, 0)} ppm at the least, ${digits(cure.meanPpm.typical, 0)} as a mean, by the model after ${digits(cure.lainDays, 1)} days`}
                   </td>
-                  <td>{SHOWN_WORDS[cooked]}</td>
+                  <td>
+                    {SHOWN_WORDS[cooked]}
+                    {cooked === 'met' && `, ${lethalityTable(record.design.ruleSet, record.design.product).standsFor}`}
+                  </td>
                   <td>{CHILLED_WORDS[chilled]}</td>
                 </tr>
               );
@@ -267,7 +270,7 @@ const WORDS = {
   note: 'Note',
 } as const;
 
-const SHOWN_WORDS = { met: '6.5 log shown', notMet: 'not met', notShown: 'not shown' } as const;
+const SHOWN_WORDS = { met: 'shown', notMet: 'not met', notShown: 'not shown' } as const;
 const CHILLED_WORDS = { pass: 'both met', fail: 'not met', notShown: 'not shown', running: 'not shown', notStarted: 'not shown' } as const;
 
 function Row({ name, children }: { name: string; children: React.ReactNode }) {

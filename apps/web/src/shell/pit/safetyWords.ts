@@ -9,8 +9,7 @@ export interface SafetySaid {
   source: string;
 }
 
-const SOURCES: Readonly<Record<SafetyClock['rule'], string>> = {
-  lethality: 'FSIS Cooking Guideline, revised Appendix A: time at core temperature for 6.5 log Salmonella. Values from memory.',
+const SOURCES: Readonly<Record<Exclude<SafetyClock['rule'], 'lethality'>, string>> = {
   rest: 'USDA consumer guidance for whole-muscle pork and beef. Value from memory.',
   'come-up': 'FSIS Cooking Guideline, for a product that is not validated otherwise. Value from memory.',
   'cold-zone': 'Common practice: smoked cold, salt and nitrite are the only guard.',
@@ -23,7 +22,7 @@ export function safetyWords(clock: SafetyClock, onAt: number, piece: PieceWatch,
   const long = span(clock.value * 1000);
   const stray = strayWords(piece);
   const unread = `${clock.unreadS < 60 ? '' : ` ${span(clock.unreadS * 1000)} were not read, and are not counted.`}${stray}`;
-  const source = SOURCES[clock.rule];
+  const source = clock.rule === 'lethality' ? piece.table.source : SOURCES[clock.rule];
   const isRead = piece.counted.length > 0;
   switch (clock.rule) {
     case 'lethality':
