@@ -28,6 +28,11 @@ test('a pasted spoon recipe with a dangerous dose is asked about, audited, put r
   await expect(gauge).toContainText('150');
   // It is kept in the address: a reload loses nothing.
   await expect(page).toHaveURL(/text=.*Cure/);
+  // The house's recipes come late: who starts the batch meanwhile waits, and need not tap again.
+  await page.route('**/api/recipes', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 6000));
+    await route.continue();
+  });
   await page.reload();
   await expect(page.getByLabel('The recipe, a line each or commas between')).toHaveValue(/^2 1\/2 cups coarse salt\n1 gal water\n16\.\d g Cure #1/);
 

@@ -18,7 +18,7 @@ import { useKnownProcess } from './useProcess';
 import { WhenPanel, WORKING } from './WhenPanel';
 import { NotForYou, Only } from '../../shell/Only';
 
-/** Who starts a batch while its hours are still worked out waits for them, so long at the most. */
+/** Who starts a batch while its hours are still worked out, or its recipe is on its way, waits for them, so long at the most. */
 const MOST_WAIT_MS = 15_000;
 const LOOK_MS = 100;
 
@@ -49,7 +49,11 @@ function NewBatchForm() {
   });
   const { setValue, handleSubmit } = form;
   const [product, recipe] = useWatch({ control: form.control, name: ['product', 'recipe'] });
-  const { process, isKnown } = useKnownProcess({ product, recipe });
+  const known = useKnownProcess({ product, recipe });
+  const latest = useRef(known);
+  useEffect(() => {
+    latest.current = known;
+  }, [known]);
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => setValue('by', name), [name, setValue]);
 
@@ -63,8 +67,10 @@ function NewBatchForm() {
   }, [state, navigate]);
 
   const start = async () => {
-    for (let waited = 0; notYet.current === WORKING && waited < MOST_WAIT_MS; waited += LOOK_MS) await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    const isOnItsWay = () => notYet.current === WORKING || !latest.current.isKnown;
+    for (let waited = 0; isOnItsWay() && waited < MOST_WAIT_MS; waited += LOOK_MS) await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     const asked = asFitted(form.getValues());
+    const { process, isKnown } = latest.current;
     const late = (isKnown ? null : 'The recipe has not arrived from the house yet. Try again in a moment.') ?? notYet.current ?? datesFault(asked, houseTime());
     setRefusal(late);
     if (late !== null || stopOf(planOf(asked, process)) !== null) return;
