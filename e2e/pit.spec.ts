@@ -254,6 +254,12 @@ test('a core that cools too slowly: told before its time is over, failed after i
   await expect(chill).toContainText('the gates for meat that is cured');
   await expect(chill).toContainText(/It (will|may) not pass as it lies/, { timeout: 30_000 });
   await expect(chill).toContainText('In ice water from now: 27 °C at about');
+  // Foil holds the heat: by then it is later still, and a tap takes it back.
+  const lies = chill.getByRole('group', { name: 'Piece A lies' });
+  await lies.getByRole('button', { name: 'In foil or a bag' }).click();
+  await expect(lies.getByRole('button', { name: 'In foil or a bag' })).toHaveAttribute('aria-pressed', 'true');
+  await lies.getByRole('button', { name: 'Bare' }).click();
+  await expect(lies.getByRole('button', { name: 'Bare' })).toHaveAttribute('aria-pressed', 'true');
   await hand(3, 5.6);
   await cook.wait(2.6);
   await expect(page.getByRole('status', { name: 'Chill gate' })).toContainText('min left to be at 27 °C', { timeout: 20_000 });

@@ -1,17 +1,18 @@
 import { LIMIT_C } from '../safety/fahrenheit.js';
-import type { Section } from '../section/section.js';
+import type { SizedPiece } from '../section/uptake.js';
 import { lately } from '../units/lately.js';
 import { COURSE_STEP_S, cookCourse, type CookCase } from './cookCourse.js';
 import type { Medium } from './evaporation.js';
-import { fitTraits } from './fitTraits.js';
+import { USUAL_TRAITS } from './fitTraits.js';
 
 /** Where a piece lies to chill. */
-export interface ChillPlace {
-  section: Section;
+export interface ChillPlace extends SizedPiece {
   /** of the core as it comes off the fire, °C */
   fromC: number;
   placeC: number;
   medium: Extract<Medium, 'cold' | 'water'>;
+  /** in foil or a bag */
+  isWrapped?: boolean;
 }
 
 const LOOKED_S = 48 * 3600;
@@ -22,9 +23,9 @@ const LOOKED_S = 48 * 3600;
  *
  * @example chillForecastH({ section: { shape: 'round', diameterMm: 90 }, fromC: 65, placeC: 3, medium: 'cold' }) // [2.7, 6.6]
  */
-export const chillForecastH = lately(({ section, fromC, placeC, medium }: ChillPlace): [firstH: number, secondH: number] => {
-  const cook: CookCase = { section, startC: fromC, phases: [{ chamberC: placeC, medium }], chamber: [], chamberOffC: 0, wrappedAtS: Infinity };
-  const { core } = cookCourse(cook, fitTraits(cook, []).traits, LOOKED_S, (C) => C <= LIMIT_C.f45);
+export const chillForecastH = lately(({ fromC, placeC, medium, isWrapped = false, ...piece }: ChillPlace): [firstH: number, secondH: number] => {
+  const cook: CookCase = { ...piece, startC: fromC, phases: [{ chamberC: placeC, medium }], chamber: [], chamberOffC: 0, wrappedAtS: isWrapped ? 0 : Infinity };
+  const { core } = cookCourse(cook, USUAL_TRAITS, LOOKED_S, (C) => C <= LIMIT_C.f45);
   const at = (C: number) => {
     const minute = core.findIndex((value) => value <= C);
     return minute === -1 ? Infinity : (minute * COURSE_STEP_S) / 3600;

@@ -1,11 +1,10 @@
 import type { TimedReading } from '../safety/coreReadings.js';
-import type { Section } from '../section/section.js';
+import type { SizedPiece } from '../section/uptake.js';
 import { phaseAt, type CookPhase } from './cookPhase.js';
 import { HeatBody, type HeatTraits } from './heatBody.js';
 
 /** What a piece goes through: what was measured of the chamber so far, and the program from there on. */
-export interface CookCase {
-  section: Section;
+export interface CookCase extends SizedPiece {
   startC: number;
   phases: readonly CookPhase[];
   /** the chamber as it was read; up to its last reading it counts, from there on the program */
@@ -31,7 +30,7 @@ export function cookCourse(
   untilS: number,
   isEnough: (C: number, s: number) => boolean = () => false,
 ): { core: number[]; body: HeatBody } {
-  const body = new HeatBody(cook.section, cook.startC, traits);
+  const body = new HeatBody(cook, cook.startC, traits);
   const chamberAt = chamberReader(cook.chamber);
   const isCooling = (cook.phases[0]?.chamberC ?? 0) < cook.startC;
   const core = [cook.startC];
@@ -40,7 +39,7 @@ export function cookCourse(
   for (let s = 0; s < untilS; s += COURSE_STEP_S) {
     phase = phaseAt(cook.phases, phase, s, body.coreC(), isCooling);
     const { chamberC = 0, medium = 'smoker' } = cook.phases[phase] ?? {};
-    const set = chamberC + cook.chamberOffC;
+    const set = chamberC + cook.chamberOffC + traits.placeOffC;
     held = chamberAt(s) ?? (held === null ? set : set + (held - set) * Math.exp(-COURSE_STEP_S / WARMS_S));
     body.step(COURSE_STEP_S, { chamberC: held, medium, isWrapped: s >= cook.wrappedAtS });
     const C = body.coreC();

@@ -4,12 +4,14 @@ import { requireNumber } from '../units/require.js';
 import { MOST_COOK_S, requirePhases, type CookPhase } from './cookPhase.js';
 import { cookCourse, courseAt, COURSE_STEP_S, type CookCase } from './cookCourse.js';
 import { evaporatedG, type HeatTraits } from './heatBody.js';
-import { fitTraits } from './fitTraits.js';
+import { fitTraits, MEDIUM_DOUBT } from './fitTraits.js';
 
 export interface ForecastCoreParams {
   section: Section;
-  /** the piece as it goes on, g */
+  /** the piece as it goes on, g: with its section it says how long it is, and a slab how wide */
   massG: number;
+  /** where it was measured: else it is worked out from the weight */
+  lengthMm?: number;
   /** its core as it goes on, °C */
   startC: number;
   phases: readonly CookPhase[];
@@ -41,9 +43,6 @@ export interface CoreForecast {
 
 /** A middle four fifths of a normal distribution lies within so many standard deviations. */
 const FOUR_FIFTHS = 1.2816;
-/** What the model itself leaves open of the time that is left, and of a temperature that is to come [M: by the simulated cooks in bench/]. */
-const MODEL_SHARE = 0.12;
-const MODEL_S = 300;
 const LONGEST_S = 48 * 3600;
 /** What the last reading lies beside the course fades in so long, s. */
 const FADES_S = 5400;
@@ -71,6 +70,8 @@ export function forecastCore(p: ForecastCoreParams): CoreForecast {
   const isThere = (C: number) => (isCooling ? C <= p.targetC : C >= p.targetC);
   const cook: CookCase = {
     section: p.section,
+    massG: p.massG,
+    ...(p.lengthMm === undefined ? {} : { lengthMm: requireNumber('lengthMm', p.lengthMm, { min: 10, max: 2000, unit: 'mm' }) }),
     startC: p.startC,
     phases: p.phases,
     chamber,
@@ -87,18 +88,25 @@ export function forecastCore(p: ForecastCoreParams): CoreForecast {
     const s = crossing(readings, there, p.targetC);
     return { etaS: s, lowS: s, highS: s, curve: [], cannot: null, dryingG: evaporatedG(middle.body, p.massG), traits: fit.traits };
   }
-  const doubts = fit.doubts.map(course);
+  const doubts = fit.doubts.map((pair) => pair.map(course));
   const left = Math.max(COURSE_STEP_S, middle.etaS - nowS);
-  const spread = Math.hypot(
-    MODEL_SHARE,
-    MODEL_S / Math.max(left, MODEL_S),
-    ...doubts.map(({ etaS }) => (etaS === Infinity ? 1 : Math.log(Math.max(COURSE_STEP_S, etaS - nowS) / left))),
-  );
+  const doubtsOf = p.phases.map(({ medium = 'smoker' }) => MEDIUM_DOUBT[medium]);
+  const share = Math.max(...doubtsOf.map((doubt) => doubt.model));
+  const leastS = Math.max(...doubtsOf.map((doubt) => doubt.leastS));
+  const model = [share, leastS / Math.max(left, leastS)];
+  const logs = doubts.map((pair) => pair.map(({ etaS }) => Math.log(Math.max(COURSE_STEP_S, Math.min(etaS - nowS, LONGEST_S)) / left)));
+  // To either side by its own doubts: near the temperature of the place a degree more takes far longer than one less saves.
+  const sooner = Math.hypot(...model, ...logs.map((pair) => Math.min(0, ...pair)));
+  const later = Math.hypot(...model, ...logs.map((pair) => Math.max(0, ...pair)));
   return {
     etaS: middle.etaS,
-    lowS: middle.etaS === Infinity ? Infinity : nowS + left * Math.exp(-FOUR_FIFTHS * spread),
-    highS: middle.etaS === Infinity ? Infinity : nowS + left * Math.exp(FOUR_FIFTHS * spread),
-    curve: fan(middle, doubts, nowS, p.targetC),
+    lowS: middle.etaS === Infinity ? Infinity : nowS + left * Math.exp(-FOUR_FIFTHS * sooner),
+    highS: middle.etaS === Infinity ? Infinity : nowS + left * Math.exp(FOUR_FIFTHS * later),
+    curve: fan(
+      middle,
+      doubts.map(([one]) => one ?? middle),
+      { nowS, targetC: p.targetC, share },
+    ),
     cannot: middle.etaS === Infinity ? cannotSay(p, middle.core.at(-1) ?? p.startC) : null,
     dryingG: evaporatedG(middle.body, p.massG),
     traits: fit.traits,
@@ -136,7 +144,7 @@ function crossing(readings: readonly TimedReading[], i: number, targetC: number)
   return from.s + ((to.s - from.s) * (targetC - from.C)) / (to.C - from.C);
 }
 
-function fan(middle: Course, doubts: readonly Course[], nowS: number, targetC: number): CoreForecast['curve'] {
+function fan(middle: Course, doubts: readonly Course[], { nowS, targetC, share }: { nowS: number; targetC: number; share: number }): CoreForecast['curve'] {
   const endS = Math.min(middle.etaS, nowS + LONGEST_S);
   const step = Math.max(COURSE_STEP_S, (endS - nowS) / CURVE_POINTS);
   const points: CoreForecast['curve'] = [];
@@ -144,14 +152,14 @@ function fan(middle: Course, doubts: readonly Course[], nowS: number, targetC: n
     const C = courseAt(middle.core, s);
     // What ended earlier is at the target.
     const off = doubts.map(({ core }) => ((core.length - 1) * COURSE_STEP_S < s ? targetC : courseAt(core, s)) - C);
-    const doubt = FOUR_FIFTHS * Math.hypot(MODEL_SHARE * Math.abs(C - courseAt(middle.core, nowS)), ...off);
+    const doubt = FOUR_FIFTHS * Math.hypot(share * Math.abs(C - courseAt(middle.core, nowS)), ...off);
     points.push({ s, C, lowC: C - doubt, highC: C + doubt });
   }
   if (middle.etaS !== Infinity) points.push({ s: middle.etaS, C: targetC, lowC: targetC, highC: targetC });
   return points;
 }
 
-/** How far the chamber lay beside its program in the last hour, °C; 0 where that is no habit. */
+/** How far the chamber lay beside its program in the last hour, °C: the less of it was read, the less it says. 0 where that is no habit. */
 function habit(phases: readonly CookPhase[], chamber: readonly TimedReading[], readings: readonly TimedReading[]): number {
   const last = chamber.at(-1);
   if (last === undefined) return 0;
@@ -162,7 +170,7 @@ function habit(phases: readonly CookPhase[], chamber: readonly TimedReading[], r
       C - (phases.find(({ untilS = Infinity, untilCoreC = Infinity }) => s < untilS && coreAt(s) < untilCoreC) ?? phases.at(-1) ?? { chamberC: C }).chamberC,
   );
   const mean = offs.reduce((sum, off) => sum + off, 0) / offs.length;
-  return Math.abs(mean) > HABIT_C ? 0 : mean;
+  return Math.abs(mean) > HABIT_C ? 0 : (mean * (last.s - (recent[0]?.s ?? last.s))) / HABIT_S;
 }
 
 function cannotSay({ phases, targetC, startC }: ForecastCoreParams, endC: number): string {

@@ -1,5 +1,6 @@
 import { thicknessMm, type Section } from '../section/section.js';
-import { surfaceFlow, type Medium, type WaterSupply } from './evaporation.js';
+import { lengthAndWidthMm, type SizedPiece } from '../section/uptake.js';
+import { surfaceFlow, type Medium, type SurfaceFlow, type WaterSupply } from './evaporation.js';
 
 /** Thermal diffusivity of meat, m²/s [M: docs/science.md, “Heat”]. */
 export const HEAT_DIFFUSIVITY = 1.3e-7;
@@ -9,6 +10,8 @@ const DENSITY = 1060;
 
 /** Layers from the middle to the rim. */
 const LAYERS = 32;
+/** Layers from the middle to an end or an edge. */
+const EDGE_LAYERS = 10;
 /** Water comes up so fast at 60 °C, kg/(m² s), less and less as what there is, kg/m², leaves [M: brined pieces with a pellicle; P: falling rate of drying]. */
 const SUPPLY_KG = 2.2e-4;
 const RESERVE_KG = 7;
@@ -26,6 +29,10 @@ export interface HeatTraits {
   /** multiple of the water that comes up to the surface, and of how much comes before it is dry */
   supply: number;
   reserve: number;
+  /** what the place lies above what it is said to be, where nobody reads it, °C */
+  placeOffC: number;
+  /** what its rim lies above its middle as it begins, °C */
+  rimAboveC: number;
 }
 
 /** Surroundings for a time. `fixed`: the surface has the chamber's temperature, as in the analytic solutions. */
@@ -35,23 +42,38 @@ export interface Surroundings {
   isWrapped: boolean;
 }
 
-/** A section as heat sees it: 1 a slab, 2 a cylinder, 3 a ball, and what lies between; with the half thickness that goes with it. */
+/** The thinnest way through a piece as heat sees it: 1 a slab, 2 a cylinder, and what lies between; with the half thickness that goes with it. */
 export interface HeatShape {
   dimension: number;
   halfM: number;
 }
 
 /**
- * The body of one dimension that stands for a section: it has the section's own rim for its area, which tells how fast a thin piece in a
- * still chamber warms, and its slowest decay of a held surface, which tells it of a thick one in a fast one. Exact for both; between
- * them within a few percent [P: equivalent heat transfer dimension after Cleland and Earle, from memory; the two conditions are ours].
+ * The body of one dimension that stands for a section. A slab, a rectangle (whose other way is an edge) and a round are what they are; an
+ * ellipse has its own rim for its area, which tells how fast a thin one in a still chamber warms, and its slowest decay of a held surface,
+ * which tells it of a thick one in a fast one [P: equivalent heat transfer dimension after Cleland and Earle, from memory; the two
+ * conditions are ours].
  */
 export function heatShape(section: Section): HeatShape {
   const halfM = thicknessMm(section) / 2000;
-  const { rim, decay } = rimAndDecay(section);
+  if (section.shape === 'slab' || section.shape === 'rectangle') return { dimension: 1, halfM };
+  if (section.shape === 'round') return { dimension: 2, halfM };
+  const flat = (2000 * halfM) / Math.max(section.widthMm, section.heightMm);
+  // Rim of an ellipse of half axes 1 and 1 / flat [P: Ramanujan]; its decay between that of a strip and of a circle [M].
+  const a = 1 / flat;
+  const rim = (3 * (a + 1) - Math.sqrt((3 * a + 1) * (a + 3))) / a;
+  const decay = SLAB + (Math.PI / 2) * flat + (CYLINDER - SLAB - Math.PI / 2) * flat * flat;
   const asked = decay / (rim * rim) - SQUARE;
   const dimension = (LINE + Math.sqrt(LINE * LINE + 4 * CONSTANT * asked)) / (2 * asked);
   return { dimension, halfM: (dimension / rim) * halfM };
+}
+
+/** Half of the other ways through a piece, m: to its ends and edges. */
+function otherHalvesM(piece: SizedPiece): number[] {
+  const { section } = piece;
+  const { lengthMm, widthMm } = lengthAndWidthMm(piece);
+  const acrossMm = section.shape === 'rectangle' ? Math.max(section.widthMm, section.heightMm) : widthMm;
+  return [lengthMm, acrossMm].filter(Number.isFinite).map((mm) => mm / 2000);
 }
 
 /** Slowest decay of a slab, a cylinder and a ball of half thickness 1, run through by a parabola: pi²/4, 5.783, pi². */
@@ -60,24 +82,40 @@ const SQUARE = (BALL - 2 * CYLINDER + SLAB) / 2;
 const LINE = CYLINDER - SLAB - 3 * SQUARE;
 const CONSTANT = SLAB - LINE - SQUARE;
 
-/** Rim per area, and slowest decay with a held surface, of a section of half thickness 1. */
-function rimAndDecay(section: Section): { rim: number; decay: number } {
-  switch (section.shape) {
-    case 'slab':
-      return { rim: 1, decay: SLAB };
-    case 'round':
-      return { rim: 2, decay: CYLINDER };
-    case 'rectangle': {
-      const flat = Math.min(section.widthMm, section.heightMm) / Math.max(section.widthMm, section.heightMm);
-      return { rim: 1 + flat, decay: SLAB * (1 + flat * flat) };
+/**
+ * What is left at the middle between two faces, of a difference of 1: how far ends and edges have come. Where film and surroundings stay as
+ * they are, the three ways multiply [P: Newman's product rule, in Carslaw and Jaeger]; of what is left the rate counts, so that it may be
+ * kept near 1 for ever.
+ */
+class Edge {
+  private left = new Float64Array(EDGE_LAYERS).fill(1);
+  private readonly upper = new Float64Array(EDGE_LAYERS);
+  private readonly layerM: number;
+
+  constructor(halfM: number) {
+    this.layerM = halfM / EDGE_LAYERS;
+  }
+
+  /** How fast it falls at the middle in a step, 1/s. @param film W/(m² K) from the surface out; Infinity where it is held */
+  rate(seconds: number, diffusivity: number, conductivity: number, film: number): number {
+    const { left, upper, layerM } = this;
+    const between = diffusivity / layerM;
+    const skin = (2 * conductivity) / layerM;
+    const out = ((film === Infinity ? skin : (skin * film) / (skin + film)) * diffusivity) / conductivity;
+    const own = layerM / seconds;
+    const last = EDGE_LAYERS - 1;
+    const middle = left[0] as number;
+    for (let i = 0; i <= last; i += 1) {
+      const inward = i === 0 ? 0 : between;
+      const outward = i === last ? 0 : between;
+      const pivot = own + inward + outward + (i === last ? out : 0) - inward * (i === 0 ? 0 : (upper[i - 1] as number));
+      upper[i] = outward / pivot;
+      left[i] = (own * (left[i] as number) + inward * (i === 0 ? 0 : (left[i - 1] as number))) / pivot;
     }
-    case 'ellipse': {
-      const flat = Math.min(section.widthMm, section.heightMm) / Math.max(section.widthMm, section.heightMm);
-      // Rim of an ellipse of half axes 1 and 1 / flat [P: Ramanujan]; its decay between that of a strip and of a circle [M].
-      const a = 1 / flat;
-      const rim = (3 * (a + 1) - Math.sqrt((3 * a + 1) * (a + 3))) / a;
-      return { rim, decay: SLAB + (Math.PI / 2) * flat + (CYLINDER - SLAB - Math.PI / 2) * flat * flat };
-    }
+    for (let i = last - 1; i >= 0; i -= 1) left[i] = (left[i] as number) + (upper[i] as number) * (left[i + 1] as number);
+    const fell = (left[0] as number) / middle;
+    for (let i = 0; i <= last; i += 1) left[i] = (left[i] as number) / fell;
+    return -Math.log(fell) / seconds;
   }
 }
 
@@ -90,22 +128,26 @@ export class HeatBody {
   private readonly upper = new Float64Array(LAYERS);
   private readonly right = new Float64Array(LAYERS);
   private readonly layerM: number;
+  private readonly edges: readonly Edge[];
   private surfaceC: number;
+  private endC: number | null = null;
   /** water that has left, kg/m² of rim */
   evaporatedKg = 0;
   /** rim per volume, 1/m */
   readonly rimPerVolume: number;
 
   constructor(
-    section: Section,
+    piece: SizedPiece,
     startC: number,
     private readonly traits: HeatTraits,
   ) {
-    const { dimension, halfM: radius } = heatShape(section);
+    const { dimension, halfM: radius } = heatShape(piece.section);
+    const halves = otherHalvesM(piece);
+    this.edges = halves.map((halfM) => new Edge(halfM));
     this.layerM = radius / LAYERS;
-    this.rimPerVolume = dimension / radius;
-    this.layers = new Float64Array(LAYERS).fill(startC);
-    this.surfaceC = startC;
+    this.rimPerVolume = dimension / radius + halves.reduce((sum, halfM) => sum + 1 / halfM, 0);
+    this.layers = Float64Array.from({ length: LAYERS }, (_, i) => startC + traits.rimAboveC * ((i + 0.5) / LAYERS) ** 2);
+    this.surfaceC = startC + traits.rimAboveC;
     for (let i = 0; i < LAYERS; i += 1) {
       const [inner, outer] = [i / LAYERS, (i + 1) / LAYERS];
       this.faces[i] = outer ** (dimension - 1);
@@ -133,14 +175,20 @@ export class HeatBody {
     // Conductance of the outer half layer, W/(m² K).
     const skin = (2 * CONDUCTIVITY * this.traits.diffusivity) / this.layerM;
     // Flow through the rim as a straight line in the outermost layer's temperature: flow = base + lean × T.
-    const { base, lean } = around.medium === 'fixed' ? { base: skin * around.chamberC, lean: -skin } : this.rimLine(around, around.medium, skin, outermost);
+    const { base, lean, film, endC } =
+      around.medium === 'fixed'
+        ? { base: skin * around.chamberC, lean: -skin, film: Infinity, endC: around.chamberC }
+        : this.rimLine(around, around.medium, skin, outermost);
+    // Through ends and edges the whole of it goes towards where it would end.
+    const conductivity = CONDUCTIVITY * this.traits.diffusivity;
+    const sideways = this.edges.reduce((sum, edge) => sum + edge.rate(seconds, diffusivity, conductivity, film), 0);
     for (let i = 0; i <= last; i += 1) {
       const volume = this.volumes[i] as number;
       const inward = i === 0 ? 0 : between * (this.faces[i - 1] as number);
       const outward = i === last ? 0 : between * (this.faces[i] as number);
       const own = volume / seconds;
-      let middle = own + inward + outward;
-      let known = own * (this.layers[i] as number);
+      let middle = own + inward + outward + volume * sideways;
+      let known = own * (this.layers[i] as number) + volume * sideways * endC;
       if (i === last) {
         middle -= lean / heatPerKelvin;
         known += base / heatPerKelvin;
@@ -156,17 +204,24 @@ export class HeatBody {
     this.settleRim(seconds, around, skin);
   }
 
-  private supply({ isWrapped }: Surroundings): WaterSupply | null {
-    const { supply, reserve } = this.traits;
-    return isWrapped ? null : { at60Kg: SUPPLY_KG * supply * Math.max(CRUST, 1 - this.evaporatedKg / (RESERVE_KG * reserve)), perC: SUPPLY_PER_C };
+  /** What flows through the rim at a temperature of its own, with as much water as has left so far. */
+  private flow({ chamberC, isWrapped }: Surroundings, medium: Medium): (C: number) => SurfaceFlow {
+    const { film, supply, reserve } = this.traits;
+    const wet: WaterSupply | null = isWrapped
+      ? null
+      : { at60Kg: SUPPLY_KG * supply * Math.max(CRUST, 1 - this.evaporatedKg / (RESERVE_KG * reserve)), perC: SUPPLY_PER_C };
+    return (C) => surfaceFlow(medium, chamberC, C, film, wet);
   }
 
-  private rimLine(around: Surroundings, medium: Medium, skin: number, outermost: number): { base: number; lean: number } {
-    this.surfaceC = rimBalance(this.surfaceC, outermost, skin, (C) => surfaceFlow(medium, around.chamberC, C, this.traits.film, this.supply(around)));
-    const { heatW, slope } = surfaceFlow(medium, around.chamberC, this.surfaceC, this.traits.film, this.supply(around));
+  private rimLine(around: Surroundings, medium: Medium, skin: number, outermost: number): { base: number; lean: number; film: number; endC: number } {
+    const flow = this.flow(around, medium);
+    this.surfaceC = rimBalance(this.surfaceC, outermost, skin, flow);
+    const { heatW, slope } = flow(this.surfaceC);
     // skin (S - T) = heat + slope (S - S0): solved for S, straight in T.
     const lean = (skin * slope) / (skin - slope);
-    return { base: (skin * (heatW - slope * this.surfaceC)) / (skin - slope), lean };
+    // Where nothing flows any more: the chamber, or as hot as a wet surface gets in it.
+    this.endC = this.edges.length === 0 ? around.chamberC : rimBalance(this.endC ?? this.surfaceC, 0, 0, flow);
+    return { base: (skin * (heatW - slope * this.surfaceC)) / (skin - slope), lean, film: -slope, endC: this.endC };
   }
 
   private settleRim(seconds: number, around: Surroundings, skin: number): void {
@@ -174,10 +229,9 @@ export class HeatBody {
       this.surfaceC = around.chamberC;
       return;
     }
-    const { medium, chamberC } = around;
-    const supply = this.supply(around);
-    this.surfaceC = rimBalance(this.surfaceC, this.layers[LAYERS - 1] ?? 0, skin, (C) => surfaceFlow(medium, chamberC, C, this.traits.film, supply));
-    this.evaporatedKg += surfaceFlow(medium, chamberC, this.surfaceC, this.traits.film, supply).waterKg * seconds;
+    const flow = this.flow(around, around.medium);
+    this.surfaceC = rimBalance(this.surfaceC, this.layers[LAYERS - 1] ?? 0, skin, flow);
+    this.evaporatedKg += flow(this.surfaceC).waterKg * seconds;
   }
 }
 

@@ -7,7 +7,7 @@ import { doubtOf } from '../safety/thermometerDoubt.js';
 import { coolingGates, type CoolingRule, type GatePassage } from '../safety/coolingGates.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import type { PitAlarm } from './chamberAlarms.js';
-import { pitLog, spansOf, type PitLog } from './pitLog.js';
+import { pitLog, spansOf, wrappedAt, type PitLog } from './pitLog.js';
 import { told, type ChannelReadings, type PieceWatch, type PitWatch, type ToldAlarm } from './pitWatch.js';
 
 /** A piece on its way down through the gates. Times in s after it came off the fire. */
@@ -19,6 +19,8 @@ export interface ChillPiece {
   isProbed: boolean;
   /** its probe was found too shallow on the fire, and was not seated anew: in the cold it reads too low */
   isDoubtful: boolean;
+  /** it lies in foil or a bag */
+  isWrapped: boolean;
   /** the gates that its own cure asks for: dose, and how far it came */
   rule: CoolingRule;
   gates: GatePassage[];
@@ -70,6 +72,7 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
     const seatedS = log.tended
       .filter(({ act, at, piece: of }) => act === 'reseat' && at >= offAt && (of === null || of === code))
       .map(({ at }) => (at - offAt) / 1000);
+    const wrapped = wrappedAt(log, code);
     const gates = coolingGates(readings, rule, { section, heatOffS: 0, doubtC: doubtOf(isChecked && readings.length > 0), seatedS });
     const gate = gates.find(({ state: at }) => at !== 'pass') ?? null;
     const first = readings[0];
@@ -78,7 +81,9 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
         ? null
         : {
             section,
+            lengthMm: piece.lengthMm,
             massG: lastWeightG(state.facts, piece),
+            ...(wrapped === null ? {} : { wrappedAtS: (wrapped - offAt) / 1000 }),
             startC: first.C,
             phases,
             readings,
@@ -95,6 +100,7 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
           cook?.pieces.find(({ piece }) => piece === code),
           log,
         ),
+      isWrapped: wrapped !== null,
       rule,
       gates,
       gate,

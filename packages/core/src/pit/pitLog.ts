@@ -52,6 +52,13 @@ export interface Decision {
 export const programOf = (process: Process, program: CookProgram | undefined): CookProgram =>
   program ?? process.program ?? PROCESSES.find(({ product }) => product === process.product)?.program ?? [];
 
+/** ms; since when a piece lies in foil or a bag; null where it does not. */
+export function wrappedAt({ tended }: PitLog, piece: string): number | null {
+  const own = tended.filter((tap) => tap.piece === null || tap.piece === piece);
+  const bareAt = own.findLast(({ act }) => act === 'bare')?.at ?? -Infinity;
+  return own.find(({ act, at }) => act === 'wrap' && at > bareAt)?.at ?? null;
+}
+
 /** Derives the pit's part of a batch from its log. */
 export function pitLog(state: BatchState, process: Process): PitLog {
   const closing = (id: string) => state.steps.find((step) => step.spec.id === id)?.closing ?? null;

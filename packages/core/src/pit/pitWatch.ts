@@ -14,7 +14,7 @@ import type { CoreReading, TimedReading } from '../safety/coreReadings.js';
 import { chamberAlarms, type PitAlarm } from './chamberAlarms.js';
 import { coreAlarms, silence } from './coreAlarms.js';
 import { countedCore, readAt, readsHighC, type ProbeCheck } from './countedCore.js';
-import { pitLog, phasesOf, spansOf, type CoreCheck, type Decision, type PitLog } from './pitLog.js';
+import { pitLog, phasesOf, spansOf, wrappedAt, type CoreCheck, type Decision, type PitLog } from './pitLog.js';
 
 /** Readings of a channel, in order of time. */
 export interface ChannelReadings {
@@ -108,7 +108,6 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       .filter(({ s }, i, all) => i === 0 || s > (all[i - 1]?.s ?? -Infinity));
   const chamber = seriesOf(CHAMBER, until);
   const chamberAt = (s: number) => readAt(chamber, s);
-  const wrappedAt = log.tended.find(({ act }) => act === 'wrap')?.at ?? null;
   const startC = log.startC ?? 4;
   const hung = log.hung.at(-1)?.probes ?? [];
   const isChecked = (reads: string) =>
@@ -117,6 +116,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
     );
   const pieces = state.pieces.map((piece): PieceWatch => {
     const { code, section } = piece;
+    const wrapped = wrappedAt(log, code);
     // A core that rests goes on counting until it is in the cold.
     const read = seriesOf(code, log.coldAt ?? Infinity);
     const probe = hung.find(({ reads }) => reads === code) ?? null;
@@ -172,13 +172,14 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
           ? null
           : {
               section,
+              lengthMm: piece.lengthMm,
               massG: lastWeightG(state.facts, piece),
               startC,
               phases,
               readings: counted,
               targetC,
               chamber,
-              ...(wrappedAt === null ? {} : { wrappedAtS: (wrappedAt - onAt) / 1000 }),
+              ...(wrapped === null ? {} : { wrappedAtS: (wrapped - onAt) / 1000 }),
             },
     };
   });
@@ -204,7 +205,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
           targetC: piece.targetC,
           readsHighC: piece.readsHighC,
           checkedS: piece.lastCheck === null ? null : (piece.lastCheck.at - onAt) / 1000,
-          wrappedS: wrappedAt === null ? null : (wrappedAt - onAt) / 1000,
+          wrappedS: piece.forecast?.wrappedAtS ?? null,
           comeUp: piece.comeUp,
         },
         chamberAt,

@@ -1,3 +1,4 @@
+import { forecastCore, type ForecastCoreParams } from '../heat/forecastCore.js';
 import { checkEntry } from '../process/checkEntry.js';
 import type { LogEntry } from '../process/logEntry.js';
 import { processFor } from '../process/processes.js';
@@ -145,6 +146,18 @@ describe('down through the gates', () => {
     expect(piece?.asItLies?.phases.at(-1)).toMatchObject({ chamberC: 3, medium: 'cold' });
     expect(piece?.iceBath?.phases.at(-1)).toMatchObject({ chamberC: 1, medium: 'water' });
     expect(piece?.iceBath?.phases.at(-2)?.untilS).toBeCloseTo(2.5 * 3600, 0);
+  });
+
+  test('in foil or a bag it is foretold later, for the piece that is in it, until it lies bare again', () => {
+    const wrapped = pit(16, OFF_H + 0.4, { act: 'wrap', piece: 'A' });
+    const bare = pit(17, OFF_H + 1, { act: 'bare', piece: 'A' });
+    const piece = (more: LogEntry[]) => chillAt(2, 6, more)?.pieces[0];
+    const etaS = (more: LogEntry[]) => forecastCore({ ...(piece(more)?.asItLies as ForecastCoreParams), readings: [] }).etaS;
+    expect(piece([])?.isWrapped).toBe(false);
+    expect(piece([wrapped])).toMatchObject({ isWrapped: true, asItLies: { wrappedAtS: 0.4 * 3600 } });
+    expect(etaS([wrapped])).toBeGreaterThan(1.15 * etaS([]));
+    expect(piece([wrapped, bare])?.isWrapped).toBe(false);
+    expect(piece([pit(18, OFF_H + 0.4, { act: 'wrap', piece: 'B' })])?.isWrapped).toBe(false);
   });
 
   test('a probe that was found shallow on the fire is not trusted in the cold, until it was seated anew', () => {

@@ -2,6 +2,7 @@ import type { Product } from '../cure/product.js';
 import type { RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import { thicknessMm, type Section } from '../section/section.js';
+import type { SizedPiece } from '../section/uptake.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import type { CookProgram } from './cookProgram.js';
@@ -14,6 +15,9 @@ export interface Piece {
   section: Section;
   lengthMm: number;
 }
+
+/** A piece with its ends and edges. */
+export const sizeOf = ({ section, lengthMm, greenG }: Piece): SizedPiece => ({ section, lengthMm, massG: greenG });
 
 /** How the brine meets the meat. Water in g; percents of the pump are of green weight, of the pickle w/w of the brine. */
 export type School =

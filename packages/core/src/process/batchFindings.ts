@@ -3,7 +3,7 @@ import { mixFindings } from '../cure/mixFindings.js';
 import type { NitriteJudgement } from '../cure/judgeNitrite.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import { lastDayUnder } from '../recipe/recipeFindings.js';
-import { isByTheClock, type BatchDesign } from './batchDesign.js';
+import { isByTheClock, sizeOf, type BatchDesign } from './batchDesign.js';
 import { sum, type BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
 import { slowSmokeFault } from './cookProgram.js';
@@ -52,8 +52,7 @@ export function batchFindings(found: Found): Finding[] {
 /** Meat without a cure: what it is not for, and a stop where it is smoked slowly all the same. */
 function uncuredFindings({ design, process, cured }: Found): Finding[] {
   const isPlanned = design.nitritePpm > 0;
-  const sections = design.pieces.map(({ section }) => section);
-  const slow = slowSmokeFault(design.program ?? process.program ?? [], isPlanned && cured.every(({ isCured }) => isCured), sections);
+  const slow = slowSmokeFault(design.program ?? process.program ?? [], isPlanned && cured.every(({ isCured }) => isCured), design.pieces);
   return [
     // Salted meat is stopped here; what was to be cured and falls short of it, at the fire.
     ...(slow === null ? [] : [{ level: isPlanned ? ('warn' as const) : ('stop' as const), code: 'uncured-smoke', message: slow }]),
@@ -171,16 +170,16 @@ const ICE_WATER_C = 1;
 /** Before the cook: what a household refrigerator will do to the piece that is slowest to cool, where that is too slow for its gates. */
 function chillAheadFindings({ design, cooling }: Found): Finding[] {
   const slow = design.pieces
-    .flatMap(({ code, section }) => {
-      const gates = cooling.filter(({ piece }) => piece === code);
+    .flatMap((piece) => {
+      const gates = cooling.filter((gate) => gate.piece === piece.code);
       if (gates.length === 0 || gates.some(({ state }) => state !== 'notStarted')) return [];
-      const inCold = chillForecastH({ section, fromC: OFF_AT_C, placeC: REFRIGERATOR_C, medium: 'cold' });
-      return gates.map((gate, i) => ({ gate, section, i, takesH: inCold[i] ?? 0 })).filter(({ takesH, gate: { limitH } }) => takesH > limitH);
+      const inCold = chillForecastH({ ...sizeOf(piece), fromC: OFF_AT_C, placeC: REFRIGERATOR_C, medium: 'cold' });
+      return gates.map((gate, i) => ({ gate, piece, i, takesH: inCold[i] ?? 0 })).filter(({ takesH, gate: { limitH } }) => takesH > limitH);
     })
     .sort((a, b) => b.takesH / b.gate.limitH - a.takesH / a.gate.limitH)[0];
   if (slow === undefined) return [];
-  const { gate, section, i, takesH } = slow;
-  const inIceH = chillForecastH({ section, fromC: OFF_AT_C, placeC: ICE_WATER_C, medium: 'water' })[i] ?? Infinity;
+  const { gate, piece, i, takesH } = slow;
+  const inIceH = chillForecastH({ ...sizeOf(piece), fromC: OFF_AT_C, placeC: ICE_WATER_C, medium: 'water' })[i] ?? Infinity;
   const hours = (H: number) => (Number.isFinite(H) ? `about ${H.toFixed(1)} h` : 'more than two days');
   const ice =
     inIceH <= gate.limitH

@@ -314,11 +314,7 @@ function undecidedFaults({ cooling, standing, steps }: BatchState): EntryFault[]
 function smokeFaults(record: BatchRecord, state: BatchState, spec: StepSpec): EntryFault[] {
   if (spec.id !== 'light' && spec.id !== 'meat-on') return [];
   const isCured = state.cured.length === 0 || state.cured.every((piece) => piece.isCured);
-  const fault = slowSmokeFault(
-    state.design.program ?? record.process.program ?? [],
-    isCured,
-    state.pieces.map(({ section }) => section),
-  );
+  const fault = slowSmokeFault(state.design.program ?? record.process.program ?? [], isCured, state.pieces);
   return fault === null ? [] : [{ field: 'entry', message: `${fault} Change its program first.` }];
 }
 

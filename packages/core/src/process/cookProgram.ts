@@ -4,8 +4,8 @@ import type { CookPhase } from '../heat/cookPhase.js';
 import { comeUpForecastH } from '../heat/comeUpForecast.js';
 import { InputError } from '../inputError.js';
 import { COME_UP } from '../safety/comeUpHours.js';
-import type { Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
+import { sizeOf, type Piece } from './batchDesign.js';
 import { TENDING_ACTS, type TendingAct } from './pitEvent.js';
 
 /** A part of a smoke and cook program. It ends at a time, counted from the meat going on, or at a core temperature, whichever comes first. */
@@ -42,15 +42,14 @@ export const COLD_SMOKE_C = 30;
  * allows, have nitrite and salt as their only guard. Hot smoke stays open to it.
  *
  * @param isCured dose and reach of every piece
- * @param sections of the pieces
  */
-export function slowSmokeFault(program: CookProgram, isCured: boolean, sections: readonly Section[]): string | null {
+export function slowSmokeFault(program: CookProgram, isCured: boolean, pieces: readonly Piece[]): string | null {
   if (isCured || !program.some(({ smoke }) => smoke)) return null;
   const cold = program.find(({ smoke, chamberC }) => smoke && chamberC <= COLD_SMOKE_C);
   if (cold !== undefined)
     return `Meat that is not cured is not smoked cold, at ${Math.round(cold.chamberC)} °C: nothing guards it there. Smoke it hot, or cook it as fresh meat.`;
   const phases = cookPhases(program);
-  const slowest = Math.max(...sections.map((section) => comeUpForecastH({ section, phases })));
+  const slowest = Math.max(...pieces.map((piece) => comeUpForecastH({ ...sizeOf(piece), phases })));
   if (slowest <= COME_UP.mostH) return null;
   const hours = Number.isFinite(slowest) ? `${slowest.toFixed(1)} h` : 'more than a day';
   return `Meat that is not cured must come through the warm within ${COME_UP.mostH} h: by this program its core takes ${hours}. Make the chamber hotter, or the pieces thinner.`;

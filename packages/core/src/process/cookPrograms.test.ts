@@ -1,3 +1,4 @@
+import type { Piece } from './batchDesign.js';
 import { requireProgram, slowSmokeFault } from './cookProgram.js';
 import { FINISH_WAYS, SMOKE_WAYS, usualProgram } from './cookPrograms.js';
 
@@ -30,7 +31,9 @@ describe('usual programs', () => {
 describe('meat without cure', () => {
   const cold = usualProgram({ smoke: 'cold', finish: 'smoker', targetC: 64 });
 
-  const loin = { shape: 'round', diameterMm: 90 } as const;
+  const loin: Piece = { code: 'A', greenG: 2600, section: { shape: 'round', diameterMm: 90 }, lengthMm: 400 };
+  const ham: Piece = { code: 'A', greenG: 12_000, section: { shape: 'round', diameterMm: 220 }, lengthMm: 340 };
+  const belly: Piece = { code: 'A', greenG: 2200, section: { shape: 'slab', thicknessMm: 40 }, lengthMm: 380 };
   test('is not smoked cold; cured meat is', () => {
     expect(slowSmokeFault(cold, false, [loin])).toMatch(/not smoked cold, at 22 °C/);
     expect(slowSmokeFault(cold, true, [loin])).toBeNull();
@@ -38,12 +41,12 @@ describe('meat without cure', () => {
 
   test('is not smoked so slowly that its core takes longer than six hours through the warm', () => {
     const slow = usualProgram({ smoke: 'low', finish: 'smoker', targetC: 64, smokeH: 12 });
-    expect(slowSmokeFault(slow, false, [{ shape: 'round', diameterMm: 190 }])).toMatch(/within 6 h: by this program its core takes/);
-    expect(slowSmokeFault(slow, true, [{ shape: 'round', diameterMm: 190 }])).toBeNull();
+    expect(slowSmokeFault(slow, false, [ham])).toMatch(/within 6 h: by this program its core takes/);
+    expect(slowSmokeFault(slow, true, [ham])).toBeNull();
   });
 
   test('may be smoked hot, as fresh meat is', () => {
     expect(slowSmokeFault(usualProgram({ smoke: 'hot', finish: 'smoker', targetC: 64 }), false, [loin])).toBeNull();
-    expect(slowSmokeFault(usualProgram({ smoke: 'low', finish: 'oven', targetC: 64 }), false, [{ shape: 'slab', thicknessMm: 40 }])).toBeNull();
+    expect(slowSmokeFault(usualProgram({ smoke: 'low', finish: 'oven', targetC: 64 }), false, [belly])).toBeNull();
   });
 });

@@ -4,7 +4,7 @@ import type { Piece } from './batchDesign.js';
 import type { EntryFault } from './entryFault.js';
 
 /** What the hands do at the pit, one tap each. */
-export const TENDING_ACTS = ['fuel', 'spritz', 'glaze', 'wrap', 'turn', 'pan', 'water', 'reseat'] as const;
+export const TENDING_ACTS = ['fuel', 'spritz', 'glaze', 'wrap', 'turn', 'pan', 'water', 'reseat', 'bare'] as const;
 export type TendingAct = (typeof TENDING_ACTS)[number];
 
 /** A channel of a device, and what it reads: the chamber, or the core of a piece by its code. */

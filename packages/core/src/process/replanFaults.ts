@@ -38,7 +38,7 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
       : slowSmokeFault(
           requireProgram(draft.changes.program),
           state.cured.every(({ isCured }) => isCured),
-          state.pieces.map(({ section }) => section),
+          state.pieces,
         );
   if (uncured !== null) return [{ field: 'changes.program', message: uncured }];
   return futureFaults(state, withDraft(record, draft), now);

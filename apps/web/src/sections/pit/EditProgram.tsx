@@ -12,7 +12,7 @@ export function EditProgram({ batch, program, onDone }: { batch: Batch; program:
   const uncured = slowSmokeFault(
     draft,
     batch.state.cured.every(({ isCured }) => isCured),
-    batch.state.pieces.map(({ section }) => section),
+    batch.state.pieces,
   );
   const wrong = 'fault' in checked ? checked.fault.message : uncured;
   const keep = async () => {

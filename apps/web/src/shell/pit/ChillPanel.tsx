@@ -4,9 +4,12 @@ import { Hero } from '../../instruments/Hero';
 import type { Batch } from '../../data/batches';
 import { useForecasts, type Foreseen } from '../../workers/useForecasts';
 import { GuideLink } from '../GuideLink';
+import { Choice } from '../Choice';
+import { Only } from '../Only';
 import { usePreferences } from '../preferences';
 import { digits, inWords, scaleOf, toShown } from '../quantities';
 import { clockTime, span } from '../times';
+import { useTend } from './useTend';
 
 const RULES: Readonly<Record<CoolingRule, { name: string; source: string }>> = {
   cured: { name: 'cured', source: 'FSIS Appendix B, for cured meat of 100 ppm ingoing nitrite and more. Values from memory.' },
@@ -37,6 +40,7 @@ export function ChillPanel({ batch, chill, at }: { batch: Batch; chill: ChillWat
           asItLies={foreseen[2 * i] ?? NOTHING}
           iceBath={foreseen[2 * i + 1] ?? NOTHING}
           isOne={batch.state.pieces.length === 1}
+          batch={batch}
         />
       ))}
       <p className="note inset">{rules.map((rule) => RULES[rule].source).join(' ')} A gate ends with a reading, never with a forecast. Check your own code.</p>
@@ -53,6 +57,7 @@ function Piece({
   asItLies,
   iceBath,
   isOne,
+  batch,
 }: {
   chill: ChillWatch;
   piece: ChillPiece;
@@ -60,6 +65,7 @@ function Piece({
   asItLies: Foreseen;
   iceBath: Foreseen;
   isOne: boolean;
+  batch: Batch;
 }) {
   const preferences = usePreferences();
   const { gate, gates, readings } = piece;
@@ -98,6 +104,11 @@ function Piece({
           nowS={nowS}
         />
       )}
+      {gate !== null && gate.state !== 'fail' && (
+        <Only right="record">
+          <HowItLies batch={batch} piece={piece} />
+        </Only>
+      )}
       {piece.isDoubtful && (
         <p className="note inset">
           <b>Its probe was found too shallow on the fire.</b> In the cold such a probe reads too low: log the core with an instant-read thermometer at the
@@ -113,6 +124,23 @@ function Piece({
         forecast={asItLies.forecast}
         iceBath={late !== null && late > 0 ? iceBath.forecast : null}
       />
+    </div>
+  );
+}
+
+const LIES = { bare: 'Bare', wrap: 'In foil or a bag' } as const;
+
+/** Foil and bags hold the heat: the forecast goes by it. A tap is an entry in the log. */
+function HowItLies({ batch, piece: { piece, isWrapped } }: { batch: Batch; piece: ChillPiece }) {
+  const { tend, busy, fault } = useTend(batch);
+  return (
+    <div className="inset">
+      <Choice label={`Piece ${piece} lies`} value={isWrapped ? 'wrap' : 'bare'} options={LIES} onChange={(act) => !busy && void tend({ act, piece })} />
+      {fault !== null && (
+        <p className="fault" role="alert">
+          {fault}
+        </p>
+      )}
     </div>
   );
 }

@@ -6,7 +6,17 @@ import { clockTime, span } from '../times';
 import { TENDING_WORDS } from './words';
 import { Only } from '../Only';
 
-const GLYPHS = { fuel: 'fuel', spritz: 'spritz', glaze: 'glaze', wrap: 'wrap', turn: 'turn', pan: 'soak', water: 'soak', reseat: 'probe' } as const;
+const GLYPHS = {
+  fuel: 'fuel',
+  spritz: 'spritz',
+  glaze: 'glaze',
+  wrap: 'wrap',
+  turn: 'turn',
+  pan: 'soak',
+  water: 'soak',
+  reseat: 'probe',
+  bare: 'wrap',
+} as const;
 
 /** A job at the pit with its tap. */
 export function PitJobRow({ job, now, first, busy, onDone }: { job: PitJob; now: number; first: boolean; busy: boolean; onDone: () => void }) {

@@ -180,7 +180,7 @@ function Jobs({
   return jobs.map((job, k) => (
     <span key={k} className="repeat">
       <select className="box" aria-label={`${label}, ${k + 1}`} value={job.act} onChange={(event) => change(k, { act: event.target.value as TendingAct })}>
-        {TENDING_ACTS.filter((act) => act !== 'reseat').map((act) => (
+        {TENDING_ACTS.filter((act) => act !== 'reseat' && act !== 'bare').map((act) => (
           <option key={act} value={act}>
             {TENDING_WORDS[act].todo}
           </option>

@@ -9,6 +9,7 @@ export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: str
   turn: { todo: 'Turn the piece', act: 'Log turn', done: 'Turned' },
   pan: { todo: 'Fill the water pan', act: 'Log water pan', done: 'Water pan filled' },
   water: { todo: 'Change the water', act: 'Log water change', done: 'Water changed' },
+  bare: { todo: 'Take it out of foil or bag', act: 'Log bare', done: 'Taken out of foil or bag' },
   reseat: { todo: 'Seat the probe anew', act: 'Log probe seated', done: 'Probe seated anew' },
 };
 
