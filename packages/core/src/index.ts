@@ -47,6 +47,8 @@ export * from './safety/coreReadings.js';
 export * from './safety/lethality.js';
 export * from './safety/lethalityTarget.js';
 export * from './safety/comeUpHours.js';
+export * from './safety/chillGrowth.js';
+export { growthWords, type ChillGrowth } from './safety/chillGrowth.js';
 export * from './safety/coolingGates.js';
 export * from './heat/evaporation.js';
 export * from './heat/sameCurve.js';

@@ -4,6 +4,7 @@ import { lastWeightG } from '../process/batchFacts.js';
 import type { Process } from '../process/process.js';
 import type { BatchState } from '../process/replay.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';
+import { chillGrowth, growthWords, type ChillGrowth } from '../safety/chillGrowth.js';
 import { coolingGates, type CoolingRule, type GatePassage } from '../safety/coolingGates.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import type { PitAlarm } from './chamberAlarms.js';
@@ -26,6 +27,8 @@ export interface ChillPiece {
   gates: GatePassage[];
   /** the first gate that is not passed; null where all are */
   gate: GatePassage | null;
+  /** what may have grown in it so far */
+  growth: ChillGrowth;
   /** where that gate's clock is not known to run: by when its end must be read to be sure, s; null where it is */
   sureByS: number | null;
   /** for that gate: what a forecast needs as it lies, and in an ice bath from now on */
@@ -104,6 +107,7 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
       rule,
       gates,
       gate,
+      growth: chillGrowth({ readings, saltPercent: state.figures.salt.value, nitritePpm: rule === 'cured' ? ppm : 0 }),
       sureByS: gate === null || gate.startS !== null ? null : sureBy(gate, readings),
       asItLies: params(lying),
       iceBath: params([...lying.map((phase) => ({ ...phase, untilS: Math.min(phase.untilS ?? nowS, nowS) })), { chamberC: ICE_BATH_C, medium: 'water' }]),
@@ -163,7 +167,7 @@ function isShallow(piece: PieceWatch | undefined, log: PitLog): boolean {
 }
 
 /** A gate whose time is over, or nearly. */
-function gateAlarms({ piece, gates, readings, sureByS }: ChillPiece, nowS: number): PitAlarm[] {
+function gateAlarms({ piece, gates, readings, sureByS, growth }: ChillPiece, nowS: number): PitAlarm[] {
   const last = readings.at(-1);
   if (sureByS !== null && last !== undefined && nowS >= sureByS - NEAR_S)
     return [
@@ -191,7 +195,7 @@ function gateAlarms({ piece, gates, readings, sureByS }: ChillPiece, nowS: numbe
           sinceS: overS,
           level: 'danger',
           fact: `Piece ${piece} ${tookS === null ? `is not shown to be at ${to.toFixed(0)} °C` : `came to ${to.toFixed(0)} °C too late`}: from ${from.toFixed(0)} to ${to.toFixed(0)} °C is allowed ${limitS / 3600} h.`,
-          order: 'Decide with your food-safety plan: throw it away, or write at the gate what was decided and by whom.',
+          order: `${growthWords(growth)} Write at the gate what was decided, and by whom.`,
         },
       ];
     if (nowS < overS - NEAR_S) return [];

@@ -13,6 +13,7 @@ import { chillForecastH } from '../heat/chillForecast.js';
 import type { StandingEntry } from './logEntry.js';
 import type { Process } from './process.js';
 import type { StepState } from './replay.js';
+import { growthWords } from '../safety/chillGrowth.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { PieceCure } from './curedPieces.js';
 import { COLOURED_AT_PPM } from '../diffusion/reachAtPull.js';
@@ -118,7 +119,13 @@ function coolingFindings(cooling: readonly CoolingState[]): Finding[] {
   return [
     ...(failed.length === 0
       ? []
-      : [{ level: 'warn' as const, code: 'chill-failed', message: `A chill gate was not met by piece ${list(failed)}: decide with your food-safety plan.` }]),
+      : [
+          {
+            level: 'warn' as const,
+            code: 'chill-failed',
+            message: `A chill gate was not met by piece ${list(failed)}. ${growthWords(mostGrown(failed).growth)}`,
+          },
+        ]),
     ...(unshown.length === 0
       ? []
       : [
@@ -149,6 +156,9 @@ function humidityFindings({ design, process }: Found): Finding[] {
   ];
 }
 
+/** Of several pieces the one in which most may have grown. */
+const mostGrown = (gates: readonly CoolingState[]) => gates.reduce((worst, gate) => (gate.growth.mostLog10 > worst.growth.mostLog10 ? gate : worst));
+
 /** A chill that is met by the gates of cured meat alone: the guideline wants an accelerator for it as well [P: FSIS Appendix B, revised; value from memory]. */
 function slowChillFindings(cooling: readonly CoolingState[]): Finding[] {
   const slow = cooling.filter(({ rule, state, tookH, stepId }) => rule === 'cured' && state === 'pass' && (tookH ?? 0) > (stepId === 'gate-first' ? 1.5 : 5));
@@ -157,7 +167,7 @@ function slowChillFindings(cooling: readonly CoolingState[]): Finding[] {
     {
       level: 'note',
       code: 'slow-chill',
-      message: `Piece ${[...new Set(slow.map(({ piece }) => piece))].join(', ')}: cooled by the longer gates of cured meat. For these the guideline also wants 250 ppm ascorbate or erythorbate in it: without it the slow chill is not fully met.`,
+      message: `Piece ${[...new Set(slow.map(({ piece }) => piece))].join(', ')}: cooled by the longer gates of cured meat. For these the guideline also wants 250 ppm ascorbate or erythorbate in it: without it the slow chill is not fully met. ${growthWords(mostGrown(slow).growth)}`,
     },
   ];
 }

@@ -1,3 +1,4 @@
+import { chillGrowth, type ChillGrowth } from '../safety/chillGrowth.js';
 import { coolingGates, type CoolingRule, type GateState } from '../safety/coolingGates.js';
 import type { CoreReading } from '../safety/coreReadings.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';
@@ -82,6 +83,8 @@ export interface CoolingState {
   mostH: number | null;
   /** the last reading above the temperature at which the clock begins */
   lastAbove: CoreReading | null;
+  /** by what was read of this piece so far */
+  growth: ChillGrowth;
 }
 
 const HOUR_MS = 3_600_000;
@@ -92,18 +95,16 @@ export function coolingStates(
   pieces: readonly Piece[],
   read: ReadonlyMap<string, readonly HandReading[]>,
   offAt: number | null,
-  ruleOf: (code: string) => CoolingRule,
+  guardOf: (code: string) => { rule: CoolingRule; saltPercent: number; nitritePpm: number },
 ): CoolingState[] {
   return pieces.flatMap(({ code, section }) => {
     const own = (read.get(code) ?? []).filter(({ at }) => offAt === null || at >= offAt);
     const doubtC = doubtOf(own.length > 0 && own.every(({ isChecked }) => isChecked));
     const readings = onceEach(own);
-    const rule = ruleOf(code);
-    const passages = coolingGates(
-      readings.map(({ at, C }) => ({ s: at / 1000, C })),
-      rule,
-      { section, doubtC, ...(offAt === null ? {} : { heatOffS: offAt / 1000 }) },
-    );
+    const { rule, saltPercent, nitritePpm } = guardOf(code);
+    const timed = readings.map(({ at, C }) => ({ s: at / 1000, C }));
+    const growth = chillGrowth({ readings: timed, saltPercent, nitritePpm });
+    const passages = coolingGates(timed, rule, { section, doubtC, ...(offAt === null ? {} : { heatOffS: offAt / 1000 }) });
     return gates.flatMap(({ stepId, gate }): CoolingState[] => {
       const passage = passages[gate];
       if (passage === undefined) return [];
@@ -122,6 +123,7 @@ export function coolingStates(
           leastH: (leastS * 1000) / HOUR_MS,
           mostH: mostS === null ? null : (mostS * 1000) / HOUR_MS,
           lastAbove: readings.findLast(({ C }) => C > from) ?? null,
+          growth,
         },
       ];
     });

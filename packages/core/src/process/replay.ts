@@ -134,9 +134,10 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const pieces = piecesAt(here, clock);
   const cured = once(() => curedPieces(record, { design, facts, figures, steps }));
   const cooling = once(() =>
-    coolingStates(coolingGatesOf(specs), pieces, coreRead, core === undefined ? null : Date.parse(core.at), (code) =>
-      cured().find((piece) => piece.code === code)?.isCured === true ? 'cured' : 'notCured',
-    ),
+    coolingStates(coolingGatesOf(specs), pieces, coreRead, core === undefined ? null : Date.parse(core.at), (code) => {
+      const isCured = cured().find((piece) => piece.code === code)?.isCured === true;
+      return { rule: isCured ? 'cured' : 'notCured', saltPercent: figures.salt.value, nitritePpm: isCured ? figures.nitrite.applies.value : 0 };
+    }),
   );
   const findings = once(() => batchFindings({ design, process, facts, figures, standing, steps, cured: cured(), cooling: cooling() }));
   return {

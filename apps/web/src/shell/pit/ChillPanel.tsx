@@ -1,4 +1,4 @@
-import type { ChillPiece, ChillWatch, CoreForecast, CoolingRule, GatePassage } from '@bunkhouse/core';
+import { growthWords, type ChillGrowth, type ChillPiece, type ChillWatch, type CoreForecast, type CoolingRule, type GatePassage } from '@bunkhouse/core';
 import { ChillChart } from '../../instruments/ChillChart';
 import { Hero } from '../../instruments/Hero';
 import type { Batch } from '../../data/batches';
@@ -101,6 +101,7 @@ function Piece({
           chill={chill}
           asItLies={asItLies}
           iceBath={iceBath.forecast}
+          growth={piece.growth}
           nowS={nowS}
         />
       )}
@@ -191,6 +192,7 @@ function WillItPass({
   chill,
   asItLies: { forecast, fault },
   iceBath,
+  growth,
   nowS,
 }: {
   gate: GatePassage;
@@ -200,6 +202,7 @@ function WillItPass({
   chill: ChillWatch;
   asItLies: Foreseen;
   iceBath: CoreForecast | null;
+  growth: ChillGrowth;
   nowS: number;
 }) {
   const preferences = usePreferences();
@@ -216,7 +219,7 @@ function WillItPass({
   if (gate.state === 'fail')
     return (
       <p className="chill-said failed">
-        <b>This gate was not met.</b> It is a deviation: at the gate’s step write what was decided, by whom, or throw the batch away. Cool it on meanwhile.
+        <b>This gate was not met.</b> {growthWords(growth)} It is a deviation: at the gate’s step write what was decided, and by whom. Cool it on meanwhile.
       </p>
     );
   if (isOver)

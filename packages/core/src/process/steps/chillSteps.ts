@@ -27,7 +27,7 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     ],
     cooling: {
       gate: 0,
-      say: 'The first chill gate was not met. Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
+      say: 'The first chill gate was not met: decide with your food-safety plan, and write what was decided and by whom. How much may have grown stands with the findings.',
     },
   },
   {
@@ -51,7 +51,7 @@ export const chillSteps = (p: { firstH: number; secondH: number; evenOutH: numbe
     ],
     cooling: {
       gate: 1,
-      say: 'The second chill gate was not met. Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
+      say: 'The second chill gate was not met: decide with your food-safety plan, and write what was decided and by whom. How much may have grown stands with the findings.',
     },
   },
   {
