@@ -28,6 +28,22 @@ test('the water is proposed from the weight until the cook says otherwise', asyn
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('2300');
 });
 
+test('ascorbate is a line of the brine: on the sheet, in the mixing, in the log; too much of it is refused', async ({ page }) => {
+  const cook = await Cook.onDuty(page, sevenOClock(1));
+  await page.goto('/new');
+  await page.getByLabel('Recipe').selectOption({ label: 'Canadian bacon' });
+  await cook.type('Ascorbate or erythorbate', '900');
+  await expect(page.getByText('More than 550 ppm ascorbate is allowed nowhere.')).toBeVisible();
+  await cook.type('Ascorbate or erythorbate', '500');
+  // 500 mg for each kilogram of 2600 g of meat and some 1300 g of brine.
+  await expect(page.getByRole('region', { name: 'Brine', exact: true }).getByRole('row', { name: /Ascorbate or erythorbate/ })).toContainText(/(1\.9|2\.0) g/);
+  await page.getByRole('button', { name: 'Start the batch' }).click();
+  await cook.log('Log green weight', { 'Green weight': '2600' }, 'Mix the brine');
+  await page.getByRole('button', { name: /^Ascorbate or erythorbate: weighed so/ }).click();
+  await cook.mixAsPlanned('Log brine as weighed', 'Meat in');
+  await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText(/ascorbate or erythorbate (1\.9|2\.0) g/i);
+});
+
 test('rules of another country move floor, limit and target', async ({ page }) => {
   const cook = await Cook.onDuty(page, sevenOClock(1));
   await page.goto('/new');

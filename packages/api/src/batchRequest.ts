@@ -191,6 +191,13 @@ export class BatchRequest {
   @ValidateNested({ message: 'The cure is not described as its label should.' })
   cure?: CureRequest;
 
+  /** ascorbate or erythorbate, ppm; none when not given */
+  @IsOptional()
+  @Min(0, { message: 'Ascorbate cannot be less than nothing.' })
+  @Max(550, { message: 'More than 550 ppm ascorbate is allowed nowhere.' })
+  @IsNumber({}, { message: 'How much ascorbate? A number is missing.' })
+  acceleratorPpm?: number;
+
   @IsIn(BATCH_RULE_SETS, { message: 'Choose whose rules hold for you.' })
   ruleSet: BatchRuleSet;
 

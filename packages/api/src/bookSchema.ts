@@ -224,6 +224,7 @@ const design = object(
     sugarPercent: percent,
     nitritePpm: number('ingoing, mg NaNO2 per kg', { minimum: 0, maximum: 2000 }),
     cure,
+    acceleratorPpm: number('ascorbate or erythorbate, mg per kg', { minimum: 0, maximum: 550 }),
     ruleSet: words(['us', 'canada', 'eu', 'uk', 'house']),
     house: object({
       name,
@@ -247,7 +248,7 @@ const design = object(
     cureScaleStepG: number('g', { exclusiveMinimum: 0 }),
     startsAt: instant,
   },
-  ['house', 'coldC', 'stepAt', 'readyBy', 'stores', 'program', 'soakMin', 'diffusivity'],
+  ['acceleratorPpm', 'house', 'coldC', 'stepAt', 'readyBy', 'stores', 'program', 'soakMin', 'diffusivity'],
 );
 
 const values: Schema = {

@@ -33,6 +33,7 @@ export function toDesign(request: BatchRequest): BatchDesign {
     sugarPercent: request.sugarPercent,
     nitritePpm: request.nitritePpm,
     cure: request.nitritePpm === 0 ? NO_CURE : request.cure == null ? CURE_1 : { ...request.cure },
+    ...(request.acceleratorPpm === undefined || request.acceleratorPpm === 0 || request.nitritePpm === 0 ? {} : { acceleratorPpm: request.acceleratorPpm }),
     ruleSet: request.ruleSet,
     ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
     cureDays: request.cureDays,

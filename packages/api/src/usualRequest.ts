@@ -54,7 +54,7 @@ export function requestBy(process: Process, asked: AskedOfBatch): BatchRequest {
 
 /** The request that a design would be asked for with: a batch like another, as a new one. */
 export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Process = processFor(design.product)): BatchRequest {
-  const { school, house, cure, coldC, diffusivity } = design;
+  const { school, house, cure, acceleratorPpm, coldC, diffusivity } = design;
   const { strongSaltPercent: _usual, ...like } = requestBy(process, { ...asked, school: school.kind });
   return {
     ...like,
@@ -77,6 +77,7 @@ export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Pro
     cureDays: design.cureDays,
     meatScaleStepG: design.meatScaleStepG,
     cureScaleStepG: design.cureScaleStepG,
+    ...(acceleratorPpm === undefined ? {} : { acceleratorPpm }),
     ...(coldC === undefined ? {} : { coldC }),
     ...(diffusivity === undefined ? {} : { diffusivity: { ...diffusivity } }),
     ...(school.kind === 'equilibrium'

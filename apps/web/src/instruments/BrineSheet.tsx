@@ -40,6 +40,17 @@ export function BrineSheet({ figures, design, process, facts }: { figures: Brine
       step: design.cureScaleStepG,
       cure: true,
     },
+    ...(brine.acceleratorG === undefined
+      ? []
+      : [
+          {
+            name: 'Ascorbate or erythorbate',
+            note: 'last, never into warm concentrate',
+            grams: brine.acceleratorG,
+            quantity: 'smallMass' as const,
+            step: design.cureScaleStepG,
+          },
+        ]),
   ];
   const lines = all.filter(({ name }) => name !== NO_CURE.name);
   return (

@@ -51,6 +51,9 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
     { name: 'sugar', g: share(design.sugarPercent) },
     ...(record.process.usual.spices ?? []).map(({ name, gPerKg }) => ({ name: plain(name), g: (gPerKg * green) / 1000 })),
     ...(isCured ? [{ name: 'sodium nitrite (preservative)', g: (figures.nitrite.applies.value * green) / 1e6 }] : []),
+    ...(facts.brines.some(({ acceleratorG = 0 }) => acceleratorG > 0)
+      ? [{ name: 'sodium ascorbate or erythorbate (antioxidant)', g: ((design.acceleratorPpm ?? 0) * green) / 1e6 }]
+      : []),
     ...(isCured && design.cure.nitratePercent > 0
       ? [{ name: 'sodium nitrate (preservative)', g: (figures.nitrite.applies.value * green * design.cure.nitratePercent) / design.cure.nitritePercent / 1e6 }]
       : []),

@@ -319,6 +319,20 @@ describe('looks, gates and the end', () => {
     };
     expect(codes(24, 364)).toContain('slow-chill');
     expect(codes(24, 362.2)).not.toContain('slow-chill');
+    // With so much of it weighed into the brine there is nothing to say; with less of it, how much there is.
+    const slow = toCold();
+    slow.log('gate-first', 361.2, { coreC: 50 });
+    slow.log('gate-first', 364, { coreC: 24 });
+    const told = (acceleratorG: number) => {
+      const entries = slow.record.entries.map((entry) =>
+        entry.kind === 'done' && entry.stepId === 'mix' ? { ...entry, values: { ...entry.values, acceleratorG } } : entry,
+      );
+      const record = { ...slow.record, entries, design: { ...slow.record.design, acceleratorPpm: 300 } };
+      return replay(record, ms(364)).findings.find(({ code }) => code === 'slow-chill')?.message;
+    };
+    expect(told(1.15)).toBeUndefined();
+    expect(told(0.4)).toMatch(/it has 1\d\d/);
+    expect(told(0)).toMatch(/in it: the slow chill is not fully met\. By a model .* Decide with/);
   });
 
   test('a first gate that took longer than 5 hours wants a written decision', () => {

@@ -51,6 +51,9 @@ export const STRONG_SALT = { min: 6, max: 26, unit: '%' } as const;
 /** Where nothing is said of it: some 30° on the salometer [T: 5 to 8 % for a week, 10 to 20 % for short or large cures]. */
 export const USUAL_STRONG_PERCENT = 8;
 
+/** Bounds of ascorbate or erythorbate, ppm [P: 9 CFR 424.21(c) and 424.22(b), values from memory]. */
+export const ACCELERATOR = { min: 0, max: 550, unit: 'ppm' } as const;
+
 /** What a cook decides before a batch starts. Everything else follows from this, the process and the log. */
 export interface BatchDesign {
   product: Product;
@@ -63,6 +66,8 @@ export interface BatchDesign {
   /** ingoing nitrite aimed at, ppm */
   nitritePpm: number;
   cure: CureMix;
+  /** ascorbate or erythorbate, ppm of the meat, by the way of the nitrite; none when not given */
+  acceleratorPpm?: number;
   ruleSet: RuleSetId;
   /** the cook’s own limits, for the rule set `house` */
   house?: RuleSet;
@@ -125,6 +130,7 @@ export function requireDesign(design: BatchDesign): BatchDesign {
   if (!SCHOOLS.includes(design.school.kind)) throw new InputError('school', 'Choose how the brine meets the meat.');
   if (design.school.kind === 'equilibrium' && design.school.strongSaltPercent !== undefined)
     requireNumber('strongSaltPercent', design.school.strongSaltPercent, STRONG_SALT);
+  if (design.acceleratorPpm !== undefined) requireNumber('acceleratorPpm', design.acceleratorPpm, ACCELERATOR);
   requireNumber('cureDays', design.cureDays, { min: 1, max: 60, unit: 'days' });
   if (!Number.isFinite(Date.parse(design.startsAt))) throw new InputError('startsAt', 'The start needs a date and a time.');
   return design;

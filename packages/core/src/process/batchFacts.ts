@@ -5,6 +5,7 @@ import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { nitriteLimit } from '../cure/ruleSet.js';
+import { nitriteFraction } from '../ingredients/cureMix.js';
 import { LEAN_DIFFUSIVITY, pieceUptake, uptakeFromBath } from '../section/uptake.js';
 import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
 import type { StepValues } from './logEntry.js';
@@ -21,6 +22,8 @@ export const MIX_STEP_BRINE: Readonly<Record<string, BrineId>> = { mix: 'brine',
 export interface SheetBrine extends BrineWeights {
   id: BrineId;
   brineG: number;
+  /** ascorbate or erythorbate, g; where it is planned */
+  acceleratorG?: number;
   /** true once it was weighed out */
   weighed: boolean;
 }
@@ -98,7 +101,9 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   const after = byPiece('repump', 'pumpedG');
   const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
   const packed = records.get('pack')?.packedG;
-  const brines = mixingSheet(design, sum(greenG)).map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records));
+  const brines = mixingSheet(design, sum(greenG))
+    .map((brine) => ({ ...brine, ...acceleratorOf(brine, design) }))
+    .map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records));
   return {
     firstGreenG,
     greenG,
@@ -204,6 +209,10 @@ function weighable(brine: SheetBrine, design: BatchDesign, meatG: number): Sheet
   return { ...brine, ...weights, brineG: brineWeight(weights) };
 }
 
+/** It goes the way of the nitrite: as much of it for each gram of that as of the meat's share. */
+const acceleratorOf = ({ cureG }: SheetBrine, { acceleratorPpm = 0, nitritePpm, cure }: BatchDesign): Pick<SheetBrine, 'acceleratorG'> =>
+  acceleratorPpm > 0 && nitritePpm > 0 ? { acceleratorG: (cureG * nitriteFraction(cure) * acceleratorPpm) / nitritePpm } : {};
+
 /** Half a step each of water, salt and sugar. */
 const HALF_STEPS = 1.5;
 
@@ -213,7 +222,9 @@ function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
   if (values === undefined) return planned;
   const g = (name: keyof BrineWeights) => (typeof values[name] === 'number' ? values[name] : planned[name]);
   const weights = { waterG: g('waterG'), saltG: g('saltG'), sugarG: g('sugarG'), cureG: g('cureG') };
-  return { id: planned.id, ...weights, brineG: brineWeight(weights), weighed: true };
+  // What nobody weighed is not in it.
+  const acceleratorG = planned.acceleratorG === undefined ? {} : { acceleratorG: typeof values.acceleratorG === 'number' ? values.acceleratorG : 0 };
+  return { id: planned.id, ...weights, ...acceleratorG, brineG: brineWeight(weights), weighed: true };
 }
 
 function perPiece(pieces: readonly Piece[], values: StepValues | undefined, name: string): Record<string, number> {

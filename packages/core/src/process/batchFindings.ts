@@ -45,7 +45,8 @@ export function batchFindings(found: Found): Finding[] {
     ...warmFindings(standing),
     ...coolingFindings(found.cooling),
     ...chillAheadFindings(found),
-    ...slowChillFindings(found.cooling),
+    ...slowChillFindings(found),
+    ...(design.nitritePpm > 0 ? acceleratorFindings(found) : []),
     ...humidityFindings(found),
   ]);
 }
@@ -159,15 +160,42 @@ function humidityFindings({ design, process }: Found): Finding[] {
 /** Of several pieces the one in which most may have grown. */
 const mostGrown = (gates: readonly CoolingState[]) => gates.reduce((worst, gate) => (gate.growth.mostLog10 > worst.growth.mostLog10 ? gate : worst));
 
-/** A chill that is met by the gates of cured meat alone: the guideline wants an accelerator for it as well [P: FSIS Appendix B, revised; value from memory]. */
-function slowChillFindings(cooling: readonly CoolingState[]): Finding[] {
+/** So much is wanted for the longer gates, and in pumped belly bacon under the rules of the US [P: FSIS Appendix B, revised; 9 CFR 424.22(b); values from memory]. */
+const SLOW_CHILL_PPM = 250;
+const PUMPED_BELLY_PPM = 550;
+/** A scale's step below it is still it. */
+const ACCELERATOR_SHARE = 0.97;
+
+/** Ascorbate or erythorbate that is in the meat by what was weighed, else as planned, ppm. */
+function acceleratorPpm({ brines }: BatchFacts, { nitrite }: BatchFigures, { cure }: BatchDesign): number {
+  const brine = brines.find(({ id }) => id === 'brine' || id === 'pickle');
+  return brine?.acceleratorG === undefined || brine.cureG === 0 ? 0 : (nitrite.applies.value * brine.acceleratorG) / (brine.cureG * nitriteFraction(cure));
+}
+
+/** A chill that is met by the gates of cured meat alone: the guideline wants an accelerator for it as well. */
+function slowChillFindings({ cooling, facts, figures, design }: Found): Finding[] {
   const slow = cooling.filter(({ rule, state, tookH, stepId }) => rule === 'cured' && state === 'pass' && (tookH ?? 0) > (stepId === 'gate-first' ? 1.5 : 5));
-  if (slow.length === 0) return [];
+  const ppm = acceleratorPpm(facts, figures, design);
+  if (slow.length === 0 || ppm >= SLOW_CHILL_PPM * ACCELERATOR_SHARE) return [];
   return [
     {
       level: 'note',
       code: 'slow-chill',
-      message: `Piece ${[...new Set(slow.map(({ piece }) => piece))].join(', ')}: cooled by the longer gates of cured meat. For these the guideline also wants 250 ppm ascorbate or erythorbate in it: without it the slow chill is not fully met. ${growthWords(mostGrown(slow).growth)}`,
+      message: `Piece ${[...new Set(slow.map(({ piece }) => piece))].join(', ')}: cooled by the longer gates of cured meat. For these the guideline also wants ${SLOW_CHILL_PPM} ppm ascorbate or erythorbate in it${ppm > 0 ? `, and it has ${ppm.toFixed(0)}` : ''}: the slow chill is not fully met. ${growthWords(mostGrown(slow).growth)}`,
+    },
+  ];
+}
+
+/** Belly bacon that is pumped and sold under the rules of the US. */
+function acceleratorFindings({ design, facts, figures }: Found): Finding[] {
+  const ppm = acceleratorPpm(facts, figures, design);
+  if (design.ruleSet !== 'us' || design.product !== 'belly-bacon' || design.school.kind !== 'pumpAndCover' || ppm >= PUMPED_BELLY_PPM * ACCELERATOR_SHARE)
+    return [];
+  return [
+    {
+      level: 'note',
+      code: 'accelerator-missing',
+      message: `Pumped belly bacon that is sold in the US has ${PUMPED_BELLY_PPM} ppm ascorbate or erythorbate in it${ppm > 0 ? `; this has ${ppm.toFixed(0)}` : ''}: it keeps nitrosamines down when it is fried. For your own table it is a good habit.`,
     },
   ];
 }

@@ -12,7 +12,7 @@ export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
   return kept
     .flatMap((step) => expand(step, design))
     .map((step) => soakedAsPlanned(step, design))
-    .map((step) => (design.nitritePpm > 0 ? step : withoutCure(step)))
+    .map((step) => (design.nitritePpm > 0 ? withAccelerator(step, design) : withoutCure(step)))
     .map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
 }
 
@@ -27,6 +27,12 @@ const soakedAsPlanned = (step: StepSpec, { soakMin }: BatchDesign): StepSpec =>
 
 /** Salted meat: there is no cure to weigh. */
 const withoutCure = (step: StepSpec): StepSpec => ({ ...step, inputs: step.inputs.filter(({ name }) => name !== 'cureG') });
+
+/** Where it is planned it is a line of what carries the cure; left out, it was not weighed. */
+const withAccelerator = (step: StepSpec, { acceleratorPpm = 0 }: BatchDesign): StepSpec =>
+  acceleratorPpm > 0 && step.inputs.some(({ name }) => name === 'cureG')
+    ? { ...step, inputs: [...step.inputs, { kind: 'mass', name: 'acceleratorG', label: 'Ascorbate or erythorbate', optional: true, allowZero: true }] }
+    : step;
 
 function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
   const { only: _only, repeatEveryH, ...spec } = step;

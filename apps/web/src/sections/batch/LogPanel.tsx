@@ -193,7 +193,13 @@ function inputWords(input: StepInput, value: number | string, preferences: Prefe
     return input.kind === 'choice' ? (input.options.find((option) => option.value === value)?.label.toLowerCase() ?? value) : value;
   return inWords(
     value,
-    input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass',
+    input.kind === 'temperature'
+      ? 'temperature'
+      : input.kind === 'depth'
+        ? 'length'
+        : input.name === 'cureG' || input.name === 'acceleratorG'
+          ? 'smallMass'
+          : 'mass',
     preferences,
   );
 }

@@ -67,6 +67,9 @@ export function CurePanel() {
           </>
         )}
         <RulesAndTarget />
+        {ppm > 0 && (
+          <FormNumber name="acceleratorPpm" label="Ascorbate or erythorbate" sign="ppm" hint="none when left empty; 550 at the most, 250 for a slow chill" />
+        )}
         <FormNumber name="coldC" label="Refrigerator" quantity="temperature" hint="planned; 3 °C when left empty, 4 at the most" />
         <div className="pair">
           <FormNumber name="meatScaleStepG" label="Big scale steps by" quantity="smallMass" />

@@ -33,6 +33,7 @@ function Card({ batch: { record, state } }: { batch: Batch }) {
                   ({ name, gPerKg }) => [name, inWords((gPerKg * green) / 1000, 'smallMass', preferences)] as const,
                 ),
                 ...(brine.cureG > 0 ? [[`${design.cure.name}, on its own scale`, inWords(brine.cureG, 'smallMass', preferences)] as const] : []),
+                ...(brine.acceleratorG === undefined ? [] : [['Ascorbate or erythorbate', inWords(brine.acceleratorG, 'smallMass', preferences)] as const]),
               ].map(([name, amount]) => (
                 <tr key={name}>
                   <td className="box-cell" aria-label="to tick" />

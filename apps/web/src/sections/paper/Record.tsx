@@ -301,7 +301,7 @@ function measured(
         ? 'temperature'
         : /Mm$/.test(name.split(':')[0] ?? '')
           ? 'length'
-          : name === 'cureG'
+          : name === 'cureG' || name === 'acceleratorG'
             ? 'smallMass'
             : 'mass';
       return `${word}${piece} ${inWords(value, quantity, shown)}`;

@@ -32,6 +32,9 @@ export function MixLines({
     ...(design.nitritePpm > 0
       ? [{ name: 'cureG', label: design.cure.name, grams: brine.cureG, quantity: 'smallMass' as const, step: design.cureScaleStepG }]
       : []),
+    ...(brine.acceleratorG === undefined
+      ? []
+      : [{ name: 'acceleratorG', label: 'Ascorbate or erythorbate', grams: brine.acceleratorG, quantity: 'smallMass' as const, step: design.cureScaleStepG }]),
   ];
   return (
     <ul className="mix-lines">

@@ -186,7 +186,15 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
                 <NumberField
                   big
                   label={label + (input.optional || isReadOfEach(input, pieces) ? OPTIONAL[input.kind] : '')}
-                  quantity={input.kind === 'temperature' ? 'temperature' : input.kind === 'depth' ? 'length' : input.name === 'cureG' ? 'smallMass' : 'mass'}
+                  quantity={
+                    input.kind === 'temperature'
+                      ? 'temperature'
+                      : input.kind === 'depth'
+                        ? 'length'
+                        : input.name === 'cureG' || input.name === 'acceleratorG'
+                          ? 'smallMass'
+                          : 'mass'
+                  }
                   value={asNumber(value)}
                   onChange={(typed) => setValue(name, typed)}
                   error={faultAt(`values.${name}`)}
