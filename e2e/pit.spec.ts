@@ -1,4 +1,5 @@
 import { posted, SimulatedCook, type SimulatedCookOptions } from '@bunkhouse/devices';
+import { usualProgram } from '@bunkhouse/core';
 import { playBatch } from '@bunkhouse/demo';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.js';
@@ -321,4 +322,40 @@ test('a program is altered by its curve and by hand; one that cannot be is said;
   await expect(page.getByRole('region', { name: 'Safe by time' })).toContainText('Between 4 °C and 60 °C');
   await cook.press('Undo');
   await expect(program).not.toContainText('Cold smoke');
+});
+
+test('sealed in a bath: its water, read at the start and at the end, proves the core, and no bag is pricked', async ({ page }) => {
+  const { id, onMs, log } = await onTheFire(page, 'canadian-bacon', 85, 20);
+  const program = usualProgram({ smoke: 'low', finish: 'waterBath', targetC: 62 });
+  await log({ kind: 'replanned', changes: { program }, reason: 'Finished in the bath' }, onMs + 60_000);
+  await log({ kind: 'done', stepId: 'raise', values: { chamberC: 63, coreC: 40 } }, onMs + 3 * HOUR_MS);
+  const cook = await Cook.onDuty(page, new Date(onMs + 3.2 * HOUR_MS));
+  await page.goto(`/pit/${id}`);
+  const readWater = async (shown: string) => {
+    await page.getByRole('button', { name: 'Water of the bath' }).click();
+    const form = page.getByRole('dialog', { name: 'Water of the bath' });
+    await form.getByLabel('Water', { exact: true }).fill(shown);
+    await form.getByRole('button', { name: 'Log the water' }).click();
+    return form;
+  };
+  // The thermometer stood in °F.
+  const form = await readWater('145');
+  await expect(form).toContainText('Did it show 145 °F? That is 62.8 °C.');
+  await form.getByLabel('Water', { exact: true }).fill('63');
+  await form.getByRole('button', { name: 'Log the water' }).click();
+  await expect(form).toHaveCount(0);
+  const next = page.getByRole('region', { name: 'Next at the pit' });
+  const close = async () => {
+    await next.getByRole('button', { name: 'Log core readings' }).first().click();
+    await next.locator('form').getByRole('button', { name: 'Log core readings' }).click();
+  };
+  await close();
+  await expect(next).toContainText('neither its core nor its water was read');
+  await cook.wait(10);
+  await readWater('63');
+  await expect(page.getByRole('region', { name: 'Safe by time' })).toContainText('Done by time');
+  await next.locator('form').getByRole('button', { name: 'Log core readings' }).click();
+  await expect(page.getByText('Off the fire')).toBeVisible();
+  await page.goto(`/batches/${id}`);
+  await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('Water of the bath: 63.0 °C');
 });

@@ -267,6 +267,7 @@ const event: Schema = {
     probes: list(object({ device: uuid, channel: { type: 'integer', minimum: 1, maximum: 64 }, reads: piece, targetC: celsius }, ['targetC']), 24),
     placesC: list(celsius, 6),
     probeC: celsius,
+    waterC: celsius,
     alarm: text(80),
     staysG: grams,
     goesG: grams,

@@ -142,6 +142,8 @@ function pitEvent(event: PitEvent | PieceEvent | undefined): PitEvent {
         placesC: given.placesC as number[],
         ...(given.probeC === undefined ? {} : { probeC: given.probeC as number }),
       };
+    case 'bath':
+      return { act: 'bath', waterC: given.waterC as number, ...(given.piece === undefined ? {} : { piece: given.piece as string }) };
     case 'heard':
     case 'decided':
       return { act: given.act, alarm: given.alarm as string };

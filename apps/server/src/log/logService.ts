@@ -144,6 +144,7 @@ function asShown(entry: LogEntry): LogEntry {
   if (!('read' in entry) || entry.read === undefined) return entry;
   const { shown } = entry.read;
   if (entry.kind === 'done') return { ...entry, values: { ...entry.values, ...shown } };
+  if (entry.kind === 'pit' && entry.event.act === 'bath') return { ...entry, event: { ...entry.event, waterC: shown.water ?? entry.event.waterC } };
   return entry.kind === 'pit' && entry.event.act === 'check' ? { ...entry, event: { ...entry.event, placesC: Object.values(shown) } } : entry;
 }
 

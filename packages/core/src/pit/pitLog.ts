@@ -34,6 +34,8 @@ export interface PitLog {
   hung: { at: number; probes: Probe[] }[];
   tended: { id: string; at: number; act: TendingAct; piece: string | null; by: string }[];
   checks: CoreCheck[];
+  /** of the water in which a piece lies sealed; null for all of them */
+  baths: { at: number; piece: string | null; waterC: number; isChecked: boolean }[];
   heard: { at: number; alarm: string; by: string }[];
   /** what was decided where a rule was not kept */
   decided: Decision[];
@@ -78,6 +80,7 @@ export function pitLog(state: BatchState, process: Process): PitLog {
     hung: [],
     tended: [],
     checks: stepChecks(state),
+    baths: [],
     heard: [],
     decided: [],
   };
@@ -98,9 +101,10 @@ export function pitLog(state: BatchState, process: Process): PitLog {
         by,
         isChecked: entry.read?.isChecked === true,
       });
+    else if (event.act === 'bath') log.baths.push({ at, piece: event.piece ?? null, waterC: event.waterC, isChecked: entry.read?.isChecked === true });
     else log.tended.push({ id, at, act: event.act, piece: event.piece ?? null, by });
   }
-  for (const list of [log.hung, log.tended, log.checks, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);
+  for (const list of [log.hung, log.tended, log.checks, log.baths, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);
   return log;
 }
 

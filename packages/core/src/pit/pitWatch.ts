@@ -2,6 +2,7 @@ import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
 import { comeUp, type ComeUp } from '../safety/comeUpHours.js';
 import { countedReadings, type NotCounted } from '../safety/countedReadings.js';
+import { bathCore, withBath } from '../safety/bathCore.js';
 import { aroundOf, lethality, type Lethality, type LethalityTable } from '../safety/lethality.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';
 import { lethalityTable } from '../safety/lethalityTarget.js';
@@ -140,9 +141,15 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       seatedS: seats,
       ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
     });
-    const doubtC = doubtOf([...own.map((check) => check.isChecked), ...(read.length === 0 ? [] : [isChecked(code)])].every(Boolean) && evidence.length > 0);
+    const baths = log.baths.filter(({ piece, at }) => at >= onAt && (piece === null || piece === code));
+    const bath = bathCore({ section, reads: baths.map(({ at, waterC }) => ({ s: (at - onAt) / 1000, C: waterC })) });
+    const shown = withBath(counted, bath);
+    const doubtC = doubtOf(
+      [...own.map((check) => check.isChecked), ...baths.map((read) => read.isChecked), ...(read.length === 0 ? [] : [isChecked(code)])].every(Boolean) &&
+        evidence.length + baths.length > 0,
+    );
     const table = lethalityTable(state.design.ruleSet, state.design.product);
-    const done = lethality(counted, {
+    const done = lethality(shown, {
       section,
       chamber,
       doubtC,
@@ -151,7 +158,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       isThermostat: log.program.some(({ medium }) => medium === 'oven'),
       ...(log.offAt === null ? {} : { heatOnUntilS: (log.offAt - onAt) / 1000 }),
     });
-    const up = comeUp(counted, done.reachedAtS);
+    const up = comeUp(shown, done.reachedAtS);
     const last = checks.at(-1);
     const targetC = probe?.targetC ?? process.coreTargetC;
     return {

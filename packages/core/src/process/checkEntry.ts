@@ -1,10 +1,11 @@
+import { isDoneByBath, isReadByBath } from './bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
 import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
 import { MIX_STEP_BRINE } from './batchFacts.js';
 import type { CoolingState } from './coreEvidence.js';
 import { attempt, reasonFault, withDraft, withoutAct, type EntryDraft, type EntryFault } from './entryFault.js';
-import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar } from './gates.js';
+import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from './gates.js';
 import type { StepValues } from './logEntry.js';
 import { lotDrawFaults } from './lot.js';
 import { pieceEventFaults } from './pieceEvent.js';
@@ -99,7 +100,28 @@ function doneFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   if (refused.length > 0) return refused;
   const impossible = impossibleFaults(step.spec, state, record, draft);
   if (impossible.length > 0) return impossible;
-  return [...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
+  return [...sealedFaults(state, step, draft, at), ...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
+}
+
+/** A piece that lies sealed in a bath is done by its water; where that proves nothing, its core is read, or what was decided is written. */
+function sealedFaults(state: BatchState, { spec, read }: StepState, draft: DoneDraft, at: number): EntryFault[] {
+  if (!isReadByBath(spec) || hasReason(draft.reason)) return [];
+  const on = state.steps.find((step) => step.spec.id === 'meat-on')?.closing;
+  const bath = { standing: state.standing, design: state.design, onAt: on == null ? null : Date.parse(on.at) };
+  const pieces = piecesAt(state, at);
+  const seen = readSoFar(spec, read, draft.values);
+  const isRead = (code: string) => Object.keys(seen).some((name) => name.startsWith('instant') && pieceRead(name, pieces) === code);
+  // Several pieces stay open until each was read; one alone has nothing that keeps it open.
+  const [unproven] =
+    pieces.length > 1 && Object.keys(draft.values).length > 0 ? [] : pieces.filter((piece) => !isRead(piece.code) && !isDoneByBath(bath, piece, at));
+  return unproven === undefined
+    ? []
+    : [
+        {
+          field: 'reason',
+          message: `Piece ${unproven.code}: neither its core nor its water was read so that it is shown to be done. Read its core; or log its water at the start and at the end, at most 12 h apart and 55 °C or more; or write what was decided.`,
+        },
+      ];
 }
 
 function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
@@ -163,7 +185,7 @@ function valueFaults(
     const of = readOf(spec, input);
     return temperatureFaults(`values.${name}`, label, value, of, situationOf(spec, of, state, record.process), hasReason(reason));
   });
-  const each = spec.inputs.filter((input) => isReadOfEach(input, pieces));
+  const each = spec.inputs.filter((input) => isReadOfEach(input, pieces) && input.optional !== true);
   const isUnread = each.length > 0 && each.every((input) => inputNames(input, pieces).every((name) => values[name] === undefined));
   return [...strange, ...wrong, ...(isUnread && wrong.length === 0 ? [{ field: 'entry', message: 'Read at least one of the pieces.' }] : [])];
 }

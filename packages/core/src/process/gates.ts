@@ -3,6 +3,9 @@ import type { StepValues } from './logEntry.js';
 import type { Gate, StepInput, StepSpec } from './step.js';
 
 type Coded = Pick<Piece, 'code'>;
+/** Of which piece something else than a reading of its core proves what a gate asks. */
+type Proven = (code: string) => boolean;
+const nothing: Proven = () => false;
 
 /**
  * The names under which a step's input is kept: one, or one for each piece. A temperature that is read of each piece bears no code where
@@ -32,15 +35,15 @@ export function readSoFar(spec: StepSpec, before: StepValues, values: StepValues
 }
 
 /** Pieces of which a gate's inputs were not read at all, where each is to be read by itself. */
-export function unreadPieces(step: StepSpec, gate: Gate, values: StepValues, pieces: readonly Coded[]): string[] {
+export function unreadPieces(step: StepSpec, gate: Gate, values: StepValues, pieces: readonly Coded[], isProven: Proven = nothing): string[] {
   const inputs = step.inputs.filter((input) => gate.inputs.includes(input.name));
   if (gate.onFail !== 'again' || !inputs.some((input) => isReadOfEach(input, pieces))) return [];
-  return pieces.flatMap(({ code }) => (gate.inputs.some((name) => values[`${name}:${code}`] !== undefined) ? [] : [code]));
+  return pieces.flatMap(({ code }) => (isProven(code) || gate.inputs.some((name) => values[`${name}:${code}`] !== undefined) ? [] : [code]));
 }
 
 /** Gates that a step's values do not pass. An input that was not given passes, but for a piece that nobody read. */
-export function failedGates(step: StepSpec, values: StepValues, pieces: readonly Coded[]): Gate[] {
-  return step.gates.filter((gate) => failing(step, gate, values, pieces).length > 0 || unreadPieces(step, gate, values, pieces).length > 0);
+export function failedGates(step: StepSpec, values: StepValues, pieces: readonly Coded[], isProven: Proven = nothing): Gate[] {
+  return step.gates.filter((gate) => failing(step, gate, values, pieces).length > 0 || unreadPieces(step, gate, values, pieces, isProven).length > 0);
 }
 
 /** Names of the values that do not pass a gate. */
@@ -61,8 +64,8 @@ function fails(gate: Gate, value: number | string | undefined): boolean {
 }
 
 /** Whether an entry closes its step, or was only a look that leaves it open. A reason closes it over pieces that nobody read. */
-export function closesStep(step: StepSpec, values: StepValues, reason: string | undefined, pieces: readonly Coded[]): boolean {
-  return failedGates(step, values, pieces).every(
+export function closesStep(step: StepSpec, values: StepValues, reason: string | undefined, pieces: readonly Coded[], isProven: Proven = nothing): boolean {
+  return failedGates(step, values, pieces, isProven).every(
     ({ onFail, ...gate }) => onFail === 'reason' || (onFail === 'again' && passesWithReason(step, { onFail, ...gate }, values, reason, pieces)),
   );
 }

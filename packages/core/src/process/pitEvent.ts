@@ -26,6 +26,8 @@ export type PitEvent =
   | { act: 'probes'; probes: Probe[] }
   /** an instant-read thermometer in several places of a piece; what its probe read at that time */
   | { act: 'check'; piece: string; placesC: number[]; probeC?: number }
+  /** the water of the bath in which it lies sealed and held under: every piece, or one */
+  | { act: 'bath'; waterC: number; piece?: string }
   /** an alarm was heard, by who wrote it */
   | { act: 'heard'; alarm: string }
   /** a rule was not kept: what was decided stands as the entry's reason */
@@ -46,7 +48,11 @@ export function pitEventFaults(event: PitEvent, pieces: readonly Piece[]): Entry
       if (!isPiece(event.piece)) return [{ field: 'event.piece', message: 'This batch has no such piece.' }];
       if (!Array.isArray(event.placesC) || event.placesC.length === 0 || event.placesC.length > MOST_PLACES)
         return [{ field: 'event.placesC', message: `Read between 1 and ${MOST_PLACES} places.` }];
-      return [...event.placesC, ...(event.probeC === undefined ? [] : [event.probeC])].flatMap((C) => coreFault('event.placesC', C));
+      return [...event.placesC, ...(event.probeC === undefined ? [] : [event.probeC])].flatMap((C) => temperatureFaultAt('event.placesC', C, 'core'));
+    case 'bath': {
+      if (event.piece !== undefined && !isPiece(event.piece)) return [{ field: 'event.piece', message: 'This batch has no such piece.' }];
+      return temperatureFaultAt('event.waterC', event.waterC, 'water');
+    }
     case 'heard':
     case 'decided':
       return typeof event.alarm === 'string' && /^[a-z0-9-]{2,20}:[A-Za-z0-9-]{1,40}$/.test(event.alarm)
@@ -85,9 +91,9 @@ function targetFault(field: string, C: unknown, rule: { min: number; max: number
   return fault === null ? [] : [{ field, message: `A temperature ${fault}.` }];
 }
 
-/** A core that no piece on the fire has is asked about where it is typed. */
-function coreFault(field: string, C: unknown): EntryFault[] {
+/** A core that no piece on the fire has, or water that no bath has, is asked about where it is typed. */
+function temperatureFaultAt(field: string, C: unknown, of: 'core' | 'water'): EntryFault[] {
   if (typeof C !== 'number' || !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
-  const fault = temperatureFault(C, 'core');
+  const fault = temperatureFault(C, of);
   return fault === null ? [] : [{ field, message: fault.message, temperature: fault }];
 }

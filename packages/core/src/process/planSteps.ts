@@ -1,4 +1,5 @@
 import { repumps, type BatchDesign } from './batchDesign.js';
+import type { CookProgram } from './cookProgram.js';
 import type { Process } from './process.js';
 import type { StepSpec, StepTemplate } from './step.js';
 
@@ -12,6 +13,7 @@ export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
   return kept
     .flatMap((step) => expand(step, design))
     .map((step) => soakedAsPlanned(step, design))
+    .map((step) => (isBath(design.program ?? process.program) ? cookedSealed(step) : step))
     .map((step) => (design.nitritePpm > 0 ? withAccelerator(step, design) : withoutCure(step)))
     .map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
 }
@@ -24,6 +26,19 @@ function applies(step: StepTemplate, design: BatchDesign): boolean {
 /** Out of the water when the plan says so, not when it is usual. */
 const soakedAsPlanned = (step: StepSpec, { soakMin }: BatchDesign): StepSpec =>
   step.id === 'soak-out' && soakMin !== undefined ? { ...step, after: { step: step.after.step, h: soakMin / 60 } } : step;
+
+/** Whether it is finished in water. */
+const isBath = (program: CookProgram | undefined): boolean => program?.at(-1)?.medium === 'water';
+
+/** A sealed piece is not pricked: its water, read at the start and at the end, may prove its core instead. */
+const cookedSealed = (step: StepSpec): StepSpec =>
+  step.id === 'core'
+    ? {
+        ...step,
+        task: `${step.task} Sealed and held under, it need not be pricked where its water was read at the start and at the end.`,
+        inputs: step.inputs.map((input) => ({ ...input, optional: true })),
+      }
+    : step;
 
 /** Salted meat: there is no cure to weigh. */
 const withoutCure = (step: StepSpec): StepSpec => ({ ...step, inputs: step.inputs.filter(({ name }) => name !== 'cureG') });

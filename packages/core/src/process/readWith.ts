@@ -8,7 +8,7 @@ import type { StepInput } from './step.js';
 export interface ReadWith {
   tool: string;
   name: string;
-  /** °C by the name of the value; `place1` and so on at the pit */
+  /** °C by the name of the value; `place1` and so on, or `water`, at the pit */
   shown: Record<string, number>;
   /** whether it had been held against ice or boiling water by then: its doubt is smaller */
   isChecked?: boolean;
@@ -50,8 +50,13 @@ export function readValues(
 /** Whether what it shows was held against something known by then. */
 const isCheckedAt = ({ checks }: HandThermometer, atMs: number): boolean => checkAt(checks, atMs) !== undefined;
 
-/** The same for a check at the pit. What the probe in the piece read is that probe's own. */
+/** The same for a check at the pit, and for the water of a bath. What the probe in the piece read is that probe's own. */
 export function readEvent(thermometer: HandThermometer, event: PitEvent, atMs: number): { event: PitEvent; read: ReadWith } | null {
+  if (event.act === 'bath')
+    return {
+      event: { ...event, waterC: trulyRead(thermometer, event.waterC, atMs) },
+      read: { tool: thermometer.id, name: thermometer.name, shown: { water: event.waterC }, isChecked: isCheckedAt(thermometer, atMs) },
+    };
   if (event.act !== 'check' || !Array.isArray(event.placesC)) return null;
   const shown = Object.fromEntries(event.placesC.map((C, i) => [`place${i + 1}`, C]));
   return {

@@ -1,3 +1,4 @@
+import { isDoneByBath, isReadByBath } from './bathEvidence.js';
 import { curedPieces, type PieceCure } from './curedPieces.js';
 import { repumps, type BatchDesign } from './batchDesign.js';
 import { batchFacts, type BatchFacts } from './batchFacts.js';
@@ -88,7 +89,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const design = currentDesign(record.design, process, standing, record.origin?.sharedEntries);
   const specs = planSteps(process, design);
   const startsWith = { design, firstGreenG: firstWeights(design, standing), pieceFacts: pieceFacts([record.id, ...(record.origin?.line ?? [])], standing) };
-  const { closings, read } = closingEntries(specs, standing, (at) => piecesAt(startsWith, at));
+  const { closings, read } = closingEntries(specs, standing, (at) => piecesAt(startsWith, at), design);
   const end = standing.find((entry) => entry.kind === 'ended');
   const records = new Map([...closings].flatMap(([id, entry]): [string, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
   const happened = greenOnly(startsWith.pieceFacts, closings.get('pump'));
@@ -217,6 +218,7 @@ function closingEntries(
   specs: StepSpec[],
   standing: StandingEntry[],
   piecesThen: (at: number) => PieceNow[],
+  design: BatchDesign,
 ): { closings: Map<string, StandingEntry>; read: Map<string, StepValues> } {
   const closings = new Map<string, StandingEntry>();
   const read = new Map<string, StepValues>();
@@ -227,7 +229,12 @@ function closingEntries(
       if (!('stepId' in entry) || entry.stepId !== spec.id) return false;
       if (entry.kind === 'skipped') return true;
       soFar = readSoFar(spec, soFar, entry.values);
-      return closesStep(spec, soFar, entry.reason, piecesThen(Date.parse(entry.at)));
+      const at = Date.parse(entry.at);
+      const then = piecesThen(at);
+      const on = closings.get('meat-on');
+      const bath = { standing, design, onAt: on === undefined ? null : Date.parse(on.at) };
+      const isProven = (code: string) => isReadByBath(spec) && then.some((piece) => piece.code === code && isDoneByBath(bath, piece, at));
+      return closesStep(spec, soFar, entry.reason, then, isProven);
     };
     const closing = skippedWith?.kind === 'skipped' ? skippedWith : standing.find(closes);
     if (closing !== undefined) closings.set(spec.id, closing);

@@ -241,6 +241,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
                     {entry.kind === 'pit' && entry.event.act === 'check'
                       ? `core ${entry.event.placesC.map((C) => inWords(C, 'temperature', preferences)).join(', ')}`
                       : ''}
+                    {entry.kind === 'pit' && entry.event.act === 'bath' ? `water ${inWords(entry.event.waterC, 'temperature', preferences)}` : ''}
                     {'read' in entry && entry.read !== undefined ? `. ${readWithWords(entry.read, preferences)}` : ''}
                   </td>
                   <td>{entry.by}</td>

@@ -1,4 +1,5 @@
 import { COME_UP, type CoreForecast, type PitWatch } from '@bunkhouse/core';
+import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -12,6 +13,7 @@ import { digits, scaleOf, tagWeight, toShown } from '../../shell/quantities';
 import { clockTime, dayAndTime, span } from '../../shell/times';
 import { useForecasts } from '../../workers/useForecasts';
 import { Alarms, AlarmsSoFar } from '../../shell/pit/Alarms';
+import { BathForm } from './BathForm';
 import { CheckForm } from './CheckForm';
 import { ChillPanel } from '../../shell/pit/ChillPanel';
 import { NextAtPit } from './NextAtPit';
@@ -25,6 +27,7 @@ import { Only } from '../../shell/Only';
 export function Cook({ batch }: { batch: Batch }) {
   const [playedAt, setPlayedAt] = useState<number | null>(null);
   const [isChecking, setChecking] = useState(false);
+  const [isInBath, setInBath] = useState(false);
   const view = usePitWatch(batch, playedAt);
   const { watch, chill, at } = view;
   const isLive = watch !== null && watch.log.offAt === null && playedAt === null;
@@ -36,7 +39,13 @@ export function Cook({ batch }: { batch: Batch }) {
   const planned = foreseen.slice(asks.length);
   return (
     <>
-      <CookHead batch={batch} view={view} forecasts={forecasts.map(({ forecast }) => forecast)} onCheck={isLive ? () => setChecking(true) : null} />
+      <CookHead
+        batch={batch}
+        view={view}
+        forecasts={forecasts.map(({ forecast }) => forecast)}
+        onCheck={isLive ? () => setChecking(true) : null}
+        onBath={isLive && watch.phases.some(({ medium }) => medium === 'water') ? () => setInBath(true) : null}
+      />
       {playedAt === null && <Alarms batch={batch} alarms={[...(isLive ? watch.alarms : []), ...(chill?.alarms ?? [])]} />}
       {chill !== null && <ChillPanel batch={batch} chill={chill} at={at} />}
       <div className="pit-grid">
@@ -68,6 +77,9 @@ export function Cook({ batch }: { batch: Batch }) {
       <Dialog open={isChecking && isLive} onClose={() => setChecking(false)} aria-labelledby="check-title">
         {isLive && <CheckForm batch={batch} watch={watch} onDone={() => setChecking(false)} />}
       </Dialog>
+      <Dialog open={isInBath && isLive} onClose={() => setInBath(false)} aria-labelledby="bath-title">
+        {isLive && <BathForm batch={batch} watch={watch} onDone={() => setInBath(false)} />}
+      </Dialog>
     </>
   );
 }
@@ -77,11 +89,13 @@ function CookHead({
   view,
   forecasts,
   onCheck,
+  onBath,
 }: {
   batch: Batch;
   view: PitView;
   forecasts: readonly (CoreForecast | null)[];
   onCheck: (() => void) | null;
+  onBath: (() => void) | null;
 }) {
   const preferences = usePreferences();
   const { record, state } = batch;
@@ -115,6 +129,13 @@ function CookHead({
               <Glyph name="read" />
               Instant-read check
             </button>
+          </Only>
+        )}
+        {onBath !== null && (
+          <Only right="record">
+            <Button variant="outlined" size="large" startIcon={<Glyph name="soak" />} onClick={onBath}>
+              Water of the bath
+            </Button>
           </Only>
         )}
       </div>

@@ -22,6 +22,8 @@ export function pitEventTitle(event: PitEvent): string {
         : `Probes hung: ${event.probes.map(({ channel, reads }) => `${channel} ${reads === 'chamber' ? 'in the chamber' : `in piece ${reads}`}`).join(', ')}`;
     case 'check':
       return `Instant-read check, piece ${event.piece}: ${event.placesC.map((C) => C.toFixed(1)).join(', ')} °C${event.probeC === undefined ? '' : `, probe ${event.probeC.toFixed(1)} °C`}`;
+    case 'bath':
+      return `Water of the bath: ${event.waterC.toFixed(1)} °C${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
     case 'heard':
       return `Alarm heard: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
     case 'decided':

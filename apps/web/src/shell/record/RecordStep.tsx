@@ -8,6 +8,8 @@ import {
   piecesAt,
   readSoFar,
   readValues,
+  isDoneByBath,
+  isReadByBath,
   unreadPieces,
   type EntryDraft,
   type StepState,
@@ -116,9 +118,12 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
     ) ?? refusal?.errors.find((fault) => fault.field === field)?.message;
   const read = readSoFar(spec, step.read, trulyValues);
   const hasRead = Object.keys(trulyValues).length > 0;
-  const leavesOpen = corrects === undefined && hasRead ? failedGates(spec, read, pieces).find((gate) => gate.onFail === 'again') : undefined;
-  const unread = leavesOpen === undefined ? [] : unreadPieces(spec, leavesOpen, read, pieces);
-  const mayClose = leavesOpen !== undefined && closesStep(spec, read, 'with a reason', pieces);
+  const on = state.steps.find((one) => one.spec.id === 'meat-on')?.closing;
+  const bath = { standing: state.standing, design: state.design, onAt: on == null ? null : Date.parse(on.at) };
+  const isProven = (code: string) => isReadByBath(spec) && pieces.some((piece) => piece.code === code && isDoneByBath(bath, piece, Date.parse(entry.at)));
+  const leavesOpen = corrects === undefined && hasRead ? failedGates(spec, read, pieces, isProven).find((gate) => gate.onFail === 'again') : undefined;
+  const unread = leavesOpen === undefined ? [] : unreadPieces(spec, leavesOpen, read, pieces, isProven);
+  const mayClose = leavesOpen !== undefined && closesStep(spec, read, 'with a reason', pieces, isProven);
   const asksReason = corrects !== undefined || draft.reason !== '' || mayClose || faults.some((fault) => fault.field === 'reason');
   const setValue = (name: string, value: number | string | undefined) => {
     setRefusal(null);

@@ -1,0 +1,82 @@
+import { temperatureFault, type PitWatch } from '@bunkhouse/core';
+import Button from '@mui/material/Button';
+import { Controller, useForm } from 'react-hook-form';
+import type { Batch } from '../../data/batches';
+import { NumberField } from '../../instruments/NumberField';
+import { Choice } from '../../shell/Choice';
+import { Glyph } from '../../shell/glyphs';
+import { useTend } from '../../shell/pit/useTend';
+import { usePreferences } from '../../shell/preferences';
+import { faultWords } from '../../shell/record/faultWords';
+import { ReadWith, useThermometers } from '../../shell/record/ReadWith';
+import { useNow } from '../../shell/useNow';
+
+interface BathRead {
+  waterC: number | undefined;
+  /** a code, or `all` */
+  piece: string;
+}
+
+/** The water of a bath in which pieces lie sealed: read at its start and at its end it proves their cores, and no bag is pricked. */
+export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWatch; onDone: () => void }) {
+  const preferences = usePreferences();
+  const { tend, busy, fault } = useTend(batch);
+  const { control, handleSubmit, watch: typed } = useForm<BathRead>({ defaultValues: { waterC: undefined, piece: 'all' } });
+  const now = useNow();
+  const { own } = useThermometers();
+  const log = async ({ waterC, piece }: BathRead) => {
+    if (waterC !== undefined && (await tend({ act: 'bath', waterC, ...(piece === 'all' ? {} : { piece }) }, undefined, own?.id))) onDone();
+  };
+  return (
+    <form className="keys check-form" noValidate onSubmit={(event) => void handleSubmit(log)(event)}>
+      <h2 id="bath-title" className="head">
+        <Glyph name="soak" />
+        Water of the bath
+      </h2>
+      <p className="note">
+        Sealed and held under: read the water when it goes in and when it comes out, and at least every twelve hours between. What is proven is on the safe
+        side: a slow, thick piece in a loose bag.
+      </p>
+      {watch.pieces.length > 1 && (
+        <Controller
+          control={control}
+          name="piece"
+          render={({ field }) => (
+            <Choice
+              label="Pieces in it"
+              value={field.value}
+              options={{ all: 'All', ...Object.fromEntries(watch.pieces.map((one) => [one.piece, one.piece])) }}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+      <Controller
+        control={control}
+        name="waterC"
+        rules={{ validate: (C) => waterFault(C, preferences) ?? true }}
+        render={({ field, fieldState }) => (
+          <NumberField big label="Water" quantity="temperature" value={field.value} onChange={field.onChange} error={fieldState.error?.message} autoFocus />
+        )}
+      />
+      <ReadWith shown={[typed('waterC')]} at={now} />
+      {fault !== null && (
+        <p className="fault" role="alert">
+          {fault}
+        </p>
+      )}
+      <div className="words-act">
+        <Button type="submit" variant="contained" disabled={busy}>
+          {busy ? 'Logging...' : 'Log the water'}
+        </Button>
+        <Button onClick={onDone}>Not now</Button>
+      </div>
+    </form>
+  );
+}
+
+function waterFault(C: number | undefined, preferences: Parameters<typeof faultWords>[1]): string | undefined {
+  if (C === undefined || !Number.isFinite(C)) return 'A temperature must be a number.';
+  const temperature = temperatureFault(C, 'water');
+  return temperature === null ? undefined : faultWords({ field: 'waterC', message: temperature.message, temperature }, preferences);
+}
