@@ -2,7 +2,7 @@ import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
 import { comeUp, type ComeUp } from '../safety/comeUpHours.js';
 import { countedReadings, type NotCounted } from '../safety/countedReadings.js';
-import { bathCore, withBath } from '../safety/bathCore.js';
+import { bathCore, withBath } from '../heat/bathCore.js';
 import { aroundOf, lethality, type Lethality, type LethalityTable } from '../safety/lethality.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';
 import { lethalityTable } from '../safety/lethalityTarget.js';

@@ -1,4 +1,4 @@
-import { bathCore } from '../safety/bathCore.js';
+import { bathCore } from '../heat/bathCore.js';
 import { lethality } from '../safety/lethality.js';
 import { lethalityTable } from '../safety/lethalityTarget.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';

@@ -1,8 +1,8 @@
-import { cookCourse, COURSE_STEP_S } from '../heat/cookCourse.js';
-import { USUAL_TRAITS } from '../heat/fitTraits.js';
+import { cookCourse, COURSE_STEP_S } from './cookCourse.js';
+import { USUAL_TRAITS } from './fitTraits.js';
 import type { Section } from '../section/section.js';
 import { lately } from '../units/lately.js';
-import { requireReadings, type TimedReading } from './coreReadings.js';
+import { requireReadings, type TimedReading } from '../safety/coreReadings.js';
 
 /** A bath proves a core where it is so hot, °C, and read so often, s [M: docs/science.md, “Safe by temperature”]. */
 export const LEAST_BATH_C = 55;

@@ -1,10 +1,11 @@
-import { pieceReleases } from '../pit/pieceReleases.js';
+import { pieceReleases } from './pieceReleases.js';
 import { ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
-import { checkEntry } from './checkEntry.js';
-import { usualProgram } from './cookPrograms.js';
-import type { EntryDraft, LogEntry } from './logEntry.js';
-import { replay, type BatchRecord } from './replay.js';
+import { checkEntry } from '../process/checkEntry.js';
+import type { EntryDraft } from '../process/entryFault.js';
+import { usualProgram } from '../process/cookPrograms.js';
+import type { LogEntry } from '../process/logEntry.js';
+import { replay, type BatchRecord } from '../process/replay.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
 const { done, entries, pit } = onTheFire(START);
@@ -18,7 +19,7 @@ const raised = done(30, 'raise', ON_H + 3, { chamberC: 63, coreC: 40 });
 const bath = (seq: number, hours: number, waterC: number) => pit(seq, ON_H + hours, { act: 'bath', waterC });
 const closing = (log: LogEntry[], hours: number, values: object = {}, reason?: string) => {
   const { seq: _seq, recordedAt: _recordedAt, ...draft } = done(90, 'core', ON_H + hours, values as never);
-  return checkEntry(inTheBath([raised, ...log]), { ...draft, ...(reason === undefined ? {} : { reason }) } as EntryDraft, ms(ON_H + hours + 0.1));
+  return checkEntry(inTheBath([raised, ...log]), { ...draft, ...(reason === undefined ? {} : { reason }) }, ms(ON_H + hours + 0.1));
 };
 const after = (log: LogEntry[], hours: number) => replay(inTheBath([raised, ...log]), ms(ON_H + hours));
 
@@ -42,7 +43,7 @@ describe('a sealed piece in a bath whose core nobody read', () => {
   ])('%s: a core or a reason is asked for, and with the reason it is called not shown', (_, log, hours) => {
     expect(closing(log, hours)).toMatchObject([{ field: 'reason', message: expect.stringMatching(/neither its core nor its water/) as string }]);
     expect(closing(log, hours, {}, 'Sealed since noon, Wren decided')).toEqual([]);
-    const record = inTheBath([raised, ...log, { ...done(40, 'core', ON_H + hours, {}), reason: 'Sealed since noon, Wren decided' } as LogEntry]);
+    const record = inTheBath([raised, ...log, { ...done(40, 'core', ON_H + hours, {}), reason: 'Sealed since noon, Wren decided' }]);
     expect(pieceReleases(record, replay(record, ms(ON_H + hours + 0.1)), ms(ON_H + hours + 0.1))[0]?.cooked).not.toBe('met');
   });
 

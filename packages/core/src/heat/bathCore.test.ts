@@ -1,7 +1,7 @@
 import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
 import { bathCore, bathHeatsS, withBath } from './bathCore.js';
-import { lethality } from './lethality.js';
+import { lethality } from '../safety/lethality.js';
 
 const round: Section = { shape: 'round', diameterMm: 100 };
 const H = 3600;
