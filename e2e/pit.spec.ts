@@ -359,3 +359,22 @@ test('sealed in a bath: its water, read at the start and at the end, proves the 
   await page.goto(`/batches/${id}`);
   await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('Water of the bath: 63.0 °C');
 });
+
+test('what was met and is not any more: the figure that stood is struck out, with what took it back', async ({ page }) => {
+  const { id, onMs, log } = await onTheFire(page, 'canadian-bacon', 85, 10);
+  await log({ kind: 'done', stepId: 'raise', values: { chamberC: 82, coreC: 45 } }, onMs + 2.5 * HOUR_MS);
+  await log({ kind: 'done', stepId: 'core', values: { instant1C: 66, instant2C: 65, instant3C: 66 } }, onMs + 5 * HOUR_MS);
+  await log({ kind: 'done', stepId: 'into-cold', values: { coreC: 58 } }, onMs + 5.4 * HOUR_MS);
+  await log({ kind: 'done', stepId: 'gate-first', values: { coreC: 24 } }, onMs + 8 * HOUR_MS);
+  await Cook.onDuty(page, new Date(onMs + 9.5 * HOUR_MS));
+  await page.goto(`/batches/${id}`);
+  const shown = page.getByRole('region', { name: 'What each piece has shown' });
+  await expect(shown.getByRole('group', { name: 'Piece A: To come' })).toBeVisible();
+  await expect(shown.locator('s')).toHaveCount(0);
+  // An hour later the thermometer is put in deeper.
+  await log({ kind: 'done', stepId: 'gate-second', values: { coreC: 31 } }, onMs + 9 * HOUR_MS);
+  await page.reload();
+  const piece = shown.getByRole('group', { name: 'Piece A: Taken back' });
+  await expect(piece).toContainText(/Taken back by a later reading of Wren/);
+  await expect(piece.locator('s')).toHaveText(/\d h/);
+});

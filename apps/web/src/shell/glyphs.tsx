@@ -73,6 +73,7 @@ const DRAWINGS = {
   wrap: line('M4 7l8-4 8 4v10l-8 4-8-4zM4 7l8 4 8-4M12 11v10M8 5l8 4', 2),
   sound: line('M4 9.500h4l5-4.500v14l-5-4.500H4zM16.500 9a4 4 0 0 1 0 6M19 6.500a8 8 0 0 1 0 11', 2),
   down: line('M5 9l7 7 7-7', 2.4),
+  takenBack: line('M9 4L4 9l5 5M4.500 9H15a5.500 5.500 0 0 1 0 11H8', 2.6),
   pencil: line('M4 20l1-4.500L16.500 4l3.500 3.500L8.500 19zM14 6.500l3.500 3.500', 2),
 } as const;
 

@@ -32,7 +32,11 @@ export interface PitView {
   state: BatchState;
   /** ms; the instant that is looked at */
   at: number;
+  /** what its probes read */
+  channels: readonly ChannelReadings[];
 }
+
+const NOTHING_READ: readonly ChannelReadings[] = [];
 
 /** The clock on the wall moves every ten seconds, a reading comes at once: what was just read is now, ms. */
 const TICK_MS = 15_000;
@@ -52,6 +56,13 @@ export function usePitWatch({ record, state }: Batch, playedAt: number | null = 
     const at = playedAt ?? Math.max(now, Math.min(newestOf(readings ?? []), now + TICK_MS));
     const then = playedAt === null ? state : replay({ ...record, entries: record.entries.filter((entry) => Date.parse(entry.at) <= at) }, at);
     const watch = pitWatch(then, record.process, readings ?? [], at);
-    return { watch, chill: chillWatch(then, record.process, readings ?? [], watch, at), heard: readings !== undefined, state: then, at };
+    return {
+      watch,
+      chill: chillWatch(then, record.process, readings ?? [], watch, at),
+      heard: readings !== undefined,
+      state: then,
+      at,
+      channels: readings ?? NOTHING_READ,
+    };
   }, [record, state, readings, now, playedAt]);
 }
