@@ -71,7 +71,7 @@ export * from './bench/benchSheet.js';
 export * from './bench/askRecipe.js';
 export * from './bench/workOut.js';
 export * from './bench/benchFigures.js';
-export { isDoneByBath, isReadByBath } from './process/bathEvidence.js';
+export { bathOf, isDoneByBath, isReadByBath } from './process/bathEvidence.js';
 export { takenBack, type TakenBack } from './pit/takenBack.js';
 export * from './process/station.js';
 export * from './process/step.js';

@@ -39,6 +39,7 @@ describe('a sealed piece in a bath whose core nobody read', () => {
     ['read too far apart', [bath(31, 3.1, 63), bath(32, 16, 63)], 16.1],
     ['too short', [bath(31, 3.1, 63), bath(32, 7, 63)], 7.1],
     ['too cold', [bath(31, 3.1, 54), bath(32, 13, 54)], 13.1],
+    ['read before it lay in it', [bath(31, 0.5, 63), bath(32, 10, 63)], 10.1],
     ['cold in between', [bath(31, 3.1, 63), bath(32, 8, 45), bath(33, 13, 63)], 13.1],
   ])('%s: a core or a reason is asked for, and with the reason it is called not shown', (_, log, hours) => {
     expect(closing(log, hours)).toMatchObject([{ field: 'reason', message: expect.stringMatching(/neither its core nor its water/) as string }]);
@@ -64,6 +65,11 @@ describe('a sealed piece in a bath whose core nobody read', () => {
     expect(event({ waterC: 'hot' })).toMatchObject([{ field: 'event.waterC' }]);
     expect(event({ waterC: 62, piece: 'Q' })).toMatchObject([{ field: 'event.piece' }]);
     expect(event({ waterC: 62, piece: 'A' })).toEqual([]);
+  });
+
+  test('a core that is read is read in three places', () => {
+    expect(closing([], 8, { instant1C: 64 })).toMatchObject([{ field: 'reason', message: expect.stringMatching(/three places/) as string }]);
+    expect(closing([], 8, { instant1C: 64 }, 'It fell back into the bath')).toEqual([]);
   });
 
   test('in a smoker the core is read: nothing of this holds there', () => {

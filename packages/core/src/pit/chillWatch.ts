@@ -107,7 +107,7 @@ export function chillWatch(state: BatchState, process: Process, channels: readon
       rule,
       gates,
       gate,
-      growth: chillGrowth({ readings, saltPercent: state.figures.salt.value, nitritePpm: rule === 'cured' ? ppm : 0 }),
+      growth: chillGrowth({ readings, heatOffS: 0, saltPercent: state.figures.salt.value, nitritePpm: rule === 'cured' ? ppm : 0 }),
       sureByS: gate === null || gate.startS !== null ? null : sureBy(gate, readings),
       asItLies: params(lying),
       iceBath: params([...lying.map((phase) => ({ ...phase, untilS: Math.min(phase.untilS ?? nowS, nowS) })), { chamberC: ICE_BATH_C, medium: 'water' }]),

@@ -7,6 +7,7 @@ import { aroundOf, lethality, type Lethality, type LethalityTable } from '../saf
 import { doubtOf } from '../safety/thermometerDoubt.js';
 import { lethalityTable } from '../safety/lethalityTarget.js';
 import { COLD_SMOKE_C } from '../process/cookProgram.js';
+import { inWaterFrom } from '../process/bathEvidence.js';
 import { lastWeightG } from '../process/batchFacts.js';
 import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
 import type { Process } from '../process/process.js';
@@ -141,7 +142,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       seatedS: seats,
       ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
     });
-    const baths = log.baths.filter(({ piece, at }) => at >= onAt && (piece === null || piece === code));
+    const baths = log.baths.filter(({ piece, at }) => at >= (inWaterFrom(log.program, onAt, log.raisedAt) ?? Infinity) && (piece === null || piece === code));
     const bath = bathCore({ section, reads: baths.map(({ at, waterC }) => ({ s: (at - onAt) / 1000, C: waterC })) });
     const shown = withBath(counted, bath);
     const doubtC = doubtOf(

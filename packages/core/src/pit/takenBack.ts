@@ -37,14 +37,32 @@ export function takenBack(record: BatchRecord, channels: readonly ChannelReading
     const last = entries[k - 1];
     // What stood just before this entry was written; with no entry, when the last one was.
     const thenMs = entry !== null ? Date.parse(entry.recordedAt) - 1 : Date.parse(last?.recordedAt ?? '');
-    for (const [key, stood] of metAt({ ...record, entries: entries.slice(0, k) }, channels, thenMs))
+    for (const [key, stood] of metBefore({ ...record, entries: entries.slice(0, k) }, channels, thenMs))
       if (!met.has(key) && !found.has(key)) found.set(key, { ...stood, at: entry === null ? now : Date.parse(entry.recordedAt), entry });
   }
   return [...found.values()];
 }
 
+/** What stood before does not change: so many states of logs are kept. */
+const MOST_KEPT = 64;
+const kept = new Map<string, Met>();
+
+/** The same of a log as it stood before its last entries: what was worked out once is kept. */
+function metBefore(record: BatchRecord, channels: readonly ChannelReadings[], then: number): Met {
+  const read = channels.map(({ readings, isChecked }) => `${readings.filter(({ at }) => at <= then).length} ${readings[0]?.C ?? ''} ${String(isChecked)}`);
+  const key = [record.id, record.entries.length, record.entries.at(-1)?.id, then, ...read].join(' ');
+  const known = kept.get(key) ?? metAt(record, channels, then);
+  kept.delete(key);
+  kept.set(key, known);
+  const [oldest] = kept.keys();
+  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+  return known;
+}
+
+type Met = ReadonlyMap<string, { piece: string; of: ShownOf; before: number }>;
+
 /** What is met by a log at a time, with its figure. */
-function metAt(record: BatchRecord, channels: readonly ChannelReadings[], now: number): Map<string, { piece: string; of: ShownOf; before: number }> {
+function metAt(record: BatchRecord, channels: readonly ChannelReadings[], now: number): Met {
   const state = replay(record, now);
   const cook = pitWatch(state, record.process, channels, now);
   const chill = chillWatch(state, record.process, channels, cook, now);

@@ -1,4 +1,4 @@
-import { isDoneByBath, isReadByBath } from './bathEvidence.js';
+import { bathOf, isDoneByBath, isReadByBath } from './bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
 import { isByTheClock, type BatchDesign, type Piece } from './batchDesign.js';
@@ -100,17 +100,23 @@ function doneFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   if (refused.length > 0) return refused;
   const impossible = impossibleFaults(step.spec, state, record, draft);
   if (impossible.length > 0) return impossible;
-  return [...sealedFaults(state, step, draft, at), ...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
+  return [...sealedFaults(record, state, step, draft, at), ...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
 }
 
+const inputOf = (name: string, code: string, pieces: readonly Piece[]): string => (pieces.length === 1 ? name : `${name}:${code}`);
+
 /** A piece that lies sealed in a bath is done by its water; where that proves nothing, its core is read, or what was decided is written. */
-function sealedFaults(state: BatchState, { spec, read }: StepState, draft: DoneDraft, at: number): EntryFault[] {
+function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: StepState, draft: DoneDraft, at: number): EntryFault[] {
   if (!isReadByBath(spec) || hasReason(draft.reason)) return [];
-  const on = state.steps.find((step) => step.spec.id === 'meat-on')?.closing;
-  const bath = { standing: state.standing, design: state.design, onAt: on == null ? null : Date.parse(on.at) };
+  const bath = bathOf(state.standing, state.design, record.process, (id) => state.steps.find((step) => step.spec.id === id)?.closing);
   const pieces = piecesAt(state, at);
   const seen = readSoFar(spec, read, draft.values);
   const isRead = (code: string) => Object.keys(seen).some((name) => name.startsWith('instant') && pieceRead(name, pieces) === code);
+  const halfRead = spec.inputs.find(
+    ({ name }) => name.startsWith('instant') && pieces.some(({ code }) => isRead(code) && seen[inputOf(name, code, pieces)] === undefined),
+  );
+  if (halfRead !== undefined)
+    return [{ field: 'reason', message: `${halfRead.label} is missing: a core that is read is read in three places. Read it, or write why not.` }];
   // Several pieces stay open until each was read; one alone has nothing that keeps it open.
   const [unproven] =
     pieces.length > 1 && Object.keys(draft.values).length > 0 ? [] : pieces.filter((piece) => !isRead(piece.code) && !isDoneByBath(bath, piece, at));

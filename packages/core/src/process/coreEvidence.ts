@@ -103,7 +103,7 @@ export function coolingStates(
     const readings = onceEach(own);
     const { rule, saltPercent, nitritePpm } = guardOf(code);
     const timed = readings.map(({ at, C }) => ({ s: at / 1000, C }));
-    const growth = chillGrowth({ readings: timed, saltPercent, nitritePpm });
+    const growth = chillGrowth({ readings: timed, saltPercent, nitritePpm, ...(offAt === null ? {} : { heatOffS: offAt / 1000 }) });
     const passages = coolingGates(timed, rule, { section, doubtC, ...(offAt === null ? {} : { heatOffS: offAt / 1000 }) });
     return gates.flatMap(({ stepId, gate }): CoolingState[] => {
       const passage = passages[gate];

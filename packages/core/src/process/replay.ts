@@ -1,4 +1,4 @@
-import { isDoneByBath, isReadByBath } from './bathEvidence.js';
+import { bathOf, isDoneByBath, isReadByBath } from './bathEvidence.js';
 import { curedPieces, type PieceCure } from './curedPieces.js';
 import { repumps, type BatchDesign } from './batchDesign.js';
 import { batchFacts, type BatchFacts } from './batchFacts.js';
@@ -89,7 +89,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const design = currentDesign(record.design, process, standing, record.origin?.sharedEntries);
   const specs = planSteps(process, design);
   const startsWith = { design, firstGreenG: firstWeights(design, standing), pieceFacts: pieceFacts([record.id, ...(record.origin?.line ?? [])], standing) };
-  const { closings, read } = closingEntries(specs, standing, (at) => piecesAt(startsWith, at), design);
+  const { closings, read } = closingEntries(specs, standing, (at) => piecesAt(startsWith, at), design, process);
   const end = standing.find((entry) => entry.kind === 'ended');
   const records = new Map([...closings].flatMap(([id, entry]): [string, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
   const happened = greenOnly(startsWith.pieceFacts, closings.get('pump'));
@@ -219,6 +219,7 @@ function closingEntries(
   standing: StandingEntry[],
   piecesThen: (at: number) => PieceNow[],
   design: BatchDesign,
+  process: Process,
 ): { closings: Map<string, StandingEntry>; read: Map<string, StepValues> } {
   const closings = new Map<string, StandingEntry>();
   const read = new Map<string, StepValues>();
@@ -231,8 +232,7 @@ function closingEntries(
       soFar = readSoFar(spec, soFar, entry.values);
       const at = Date.parse(entry.at);
       const then = piecesThen(at);
-      const on = closings.get('meat-on');
-      const bath = { standing, design, onAt: on === undefined ? null : Date.parse(on.at) };
+      const bath = bathOf(standing, design, process, (id) => closings.get(id));
       const isProven = (code: string) => isReadByBath(spec) && then.some((piece) => piece.code === code && isDoneByBath(bath, piece, at));
       return closesStep(spec, soFar, entry.reason, then, isProven);
     };

@@ -59,6 +59,14 @@ describe('chillGrowth', () => {
     expect(Math.abs((sparse?.log10 ?? 0) - (dense?.log10 ?? 0))).toBeLessThan(0.25);
   });
 
+  test('what lies between the end of the heat and the first reading counts as well', () => {
+    const readings = [{ s: 6 * 3600, C: 40 }, { s: 7 * 3600, C: 38 }]; // prettier-ignore
+    const late = chillGrowth({ readings, ...FRESH });
+    const known = chillGrowth({ readings, heatOffS: 0, ...FRESH });
+    expect(known.log10).toBeGreaterThan(late.log10 + 1);
+    expect(chillGrowth({ readings, heatOffS: 6 * 3600, ...FRESH })).toEqual(late);
+  });
+
   test('one reading proves nothing and grows nothing; none neither', () => {
     expect(chillGrowth({ readings: [{ s: 0, C: 44 }], ...FRESH })).toEqual({ log10: 0, mostLog10: 0 });
     expect(chillGrowth({ readings: [], ...FRESH })).toEqual({ log10: 0, mostLog10: 0 });

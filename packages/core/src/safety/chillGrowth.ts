@@ -12,6 +12,8 @@ export interface ChillGrowth {
 
 export interface ChillGrowthParams {
   readings: readonly TimedReading[];
+  /** s; when the heat ended, where that is known: until the first reading it fell from there */
+  heatOffS?: number;
   /** salt of the piece, % of its weight */
   saltPercent: number;
   /** ingoing nitrite, mg/kg; 0 for meat that is not cured */
@@ -38,6 +40,8 @@ const WATER_PERCENT = 68;
 /** What grows stops at so much, log10. */
 const FULL_LOG10 = 6;
 const FASTER = 1.25;
+/** As hot as a piece is at least as its heat ends, °C: nothing grows there. */
+const OFF_C = 60;
 /** Straight pieces between two readings. */
 const PIECES = 48;
 const HOUR_S = 3600;
@@ -45,14 +49,16 @@ const HOUR_S = 3600;
 const rate = (C: number): number => (C <= LEAST_C || C >= MOST_C ? 0 : (SLOPE * (C - LEAST_C) * (1 - Math.exp(BEND * (C - MOST_C)))) ** 2);
 
 /**
- * Growth over a chill, from its first reading to its last: rates summed up, less the lag. Held against the guideline's own courses: those
+ * Growth over a chill, from the end of the heat to its last reading: rates summed up, less the lag. Held against the guideline's own courses: those
  * that just pass stay below one log (chillGrowth.test.ts). A model for a decision, never a release.
  *
  * @throws InputError where readings, salt or nitrite cannot be
  * @example chillGrowth({ readings: [{ s: 0, C: 60 }, { s: 18_000, C: 27 }], saltPercent: 2.2, nitritePpm: 150 })
  */
 export function chillGrowth(p: ChillGrowthParams): ChillGrowth {
-  const readings = requireReadings(p.readings);
+  const read = requireReadings(p.readings);
+  const [first] = read;
+  const readings = first === undefined || p.heatOffS === undefined || p.heatOffS >= first.s ? read : [{ s: p.heatOffS, C: Math.max(OFF_C, first.C) }, ...read];
   const salt = requireNumber('saltPercent', p.saltPercent, { min: 0, max: 30, unit: '%' });
   const nitrite = requireNumber('nitritePpm', p.nitritePpm, { min: 0, max: 100_000, unit: 'ppm' });
   const inWater = (100 * salt) / (salt + WATER_PERCENT);
@@ -81,7 +87,7 @@ const logOf = (folds: number): number => Math.min(FULL_LOG10, Math.log10((1 + AW
 
 /** What a model of growth says of a missed gate: to be thrown away only over one log. */
 export function growthWords({ log10, mostLog10 }: ChillGrowth): string {
-  const said = `By a model the spores that outlive the heat grew ${log10.toFixed(1)} log while it cooled, ${mostLog10.toFixed(1)} at the most, where the guideline allows ${MOST_GROWTH_LOG10}.`;
+  const said = `By a model the spores that outlive the heat grew ${log10.toFixed(1)} log up to its last reading, ${mostLog10.toFixed(1)} at the most, where the guideline allows ${MOST_GROWTH_LOG10}.`;
   if (log10 > MOST_GROWTH_LOG10) return `${said} Throw it away.`;
   if (mostLog10 > MOST_GROWTH_LOG10) return `${said} It is not shown to have stayed under it: read more often, and decide with your food-safety plan.`;
   return `${said} Decide with your food-safety plan.`;

@@ -8,6 +8,7 @@ import {
   piecesAt,
   readSoFar,
   readValues,
+  bathOf,
   isDoneByBath,
   isReadByBath,
   unreadPieces,
@@ -118,8 +119,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
     ) ?? refusal?.errors.find((fault) => fault.field === field)?.message;
   const read = readSoFar(spec, step.read, trulyValues);
   const hasRead = Object.keys(trulyValues).length > 0;
-  const on = state.steps.find((one) => one.spec.id === 'meat-on')?.closing;
-  const bath = { standing: state.standing, design: state.design, onAt: on == null ? null : Date.parse(on.at) };
+  const bath = bathOf(state.standing, state.design, record.process, (id) => state.steps.find((one) => one.spec.id === id)?.closing);
   const isProven = (code: string) => isReadByBath(spec) && pieces.some((piece) => piece.code === code && isDoneByBath(bath, piece, Date.parse(entry.at)));
   const leavesOpen = corrects === undefined && hasRead ? failedGates(spec, read, pieces, isProven).find((gate) => gate.onFail === 'again') : undefined;
   const unread = leavesOpen === undefined ? [] : unreadPieces(spec, leavesOpen, read, pieces, isProven);
