@@ -1,14 +1,16 @@
 import type { SessionResponse } from '@bunkhouse/api';
 import Dialog from '@mui/material/Dialog';
 import { mutate } from 'swr';
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useLostSince } from '../data/connection';
 import { sendWaiting } from '../data/outbox';
 import { onShut } from '../data/request';
 import { SESSION, touch, useSession } from '../data/session';
-import { FirstStart } from './FirstStart';
-import { SignIn } from './SignIn';
 import { LockContext, WhoContext } from './who';
+
+// Most who come are known already: what is asked at the door comes when it is asked.
+const FirstStart = lazy(async () => ({ default: (await import('./FirstStart')).FirstStart }));
+const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
 
 /** The door of the house: who is it? Behind it there is always somebody. */
 export function Door({ children }: { children: ReactNode }) {
@@ -26,7 +28,9 @@ export function Door({ children }: { children: ReactNode }) {
   if (session.first === 'here')
     return (
       <Outside title="Bunkhouse">
-        <FirstStart />
+        <Suspense>
+          <FirstStart />
+        </Suspense>
       </Outside>
     );
   if (session.first === 'elsewhere')
@@ -46,7 +50,9 @@ export function Door({ children }: { children: ReactNode }) {
   if (who === null)
     return (
       <Outside title={session.house} aside={session.tablet ?? undefined}>
-        <SignIn session={session} />
+        <Suspense>
+          <SignIn session={session} />
+        </Suspense>
       </Outside>
     );
   return (
@@ -104,7 +110,9 @@ function Lock({ session, children }: { session: SessionResponse; children: React
           <h2 id="who-title" className="head">
             Who is it?
           </h2>
-          <SignIn session={session} onIn={done} />
+          <Suspense>
+            <SignIn session={session} onIn={done} />
+          </Suspense>
           <button type="button" className="btn quiet" onClick={() => done(null)}>
             Not now
           </button>

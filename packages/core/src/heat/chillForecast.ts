@@ -1,3 +1,4 @@
+import { KEPT_FORECASTS, rounded } from './rounded.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { SizedPiece } from '../section/uptake.js';
 import { lately } from '../units/lately.js';
@@ -23,7 +24,9 @@ const LOOKED_S = 48 * 3600;
  *
  * @example chillForecastH({ section: { shape: 'round', diameterMm: 90 }, fromC: 65, placeC: 3, medium: 'cold' }) // [2.7, 6.6]
  */
-export const chillForecastH = lately(({ fromC, placeC, medium, isWrapped = false, ...piece }: ChillPlace): [firstH: number, secondH: number] => {
+export const chillForecastH = (place: ChillPlace): [firstH: number, secondH: number] => worked({ ...place, ...rounded(place) });
+
+const worked = lately(({ fromC, placeC, medium, isWrapped = false, ...piece }: ChillPlace): [firstH: number, secondH: number] => {
   const cook: CookCase = { ...piece, startC: fromC, phases: [{ chamberC: placeC, medium }], chamber: [], chamberOffC: 0, wrappedAtS: isWrapped ? 0 : Infinity };
   const { core } = cookCourse(cook, USUAL_TRAITS, LOOKED_S, (C) => C <= LIMIT_C.f45);
   const at = (C: number) => {
@@ -31,4 +34,4 @@ export const chillForecastH = lately(({ fromC, placeC, medium, isWrapped = false
     return minute === -1 ? Infinity : (minute * COURSE_STEP_S) / 3600;
   };
   return [at(LIMIT_C.f80) - at(LIMIT_C.lethal), at(LIMIT_C.f45) - at(LIMIT_C.f80)];
-}, 64);
+}, KEPT_FORECASTS);

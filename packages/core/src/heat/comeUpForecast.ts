@@ -1,3 +1,4 @@
+import { KEPT_FORECASTS, rounded } from './rounded.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { SizedPiece } from '../section/uptake.js';
 import { lately } from '../units/lately.js';
@@ -14,10 +15,12 @@ const LOOKED_S = 24 * 3600;
  *
  * @example comeUpForecastH({ section: { shape: 'slab', thicknessMm: 40 }, phases: [{ chamberC: 105 }] }) // under 2
  */
-export const comeUpForecastH = lately(({ phases, ...piece }: SizedPiece & { phases: readonly CookPhase[] }): number => {
+export const comeUpForecastH = (cook: SizedPiece & { phases: readonly CookPhase[] }): number => worked({ ...cook, ...rounded(cook) });
+
+const worked = lately(({ phases, ...piece }: SizedPiece & { phases: readonly CookPhase[] }): number => {
   if (phases.length === 0) return 0;
   const cook: CookCase = { ...piece, startC: FROM_COLD_C, phases, chamber: [], chamberOffC: 0, wrappedAtS: Infinity };
   const { core } = cookCourse(cook, USUAL_TRAITS, LOOKED_S, (C) => C >= LIMIT_C.lethal);
   const begun = core.findIndex((C) => C >= LIMIT_C.f50);
   return (core.at(-1) ?? 0) < LIMIT_C.lethal || begun === -1 ? Infinity : ((core.length - 1 - begun) * COURSE_STEP_S) / 3600;
-}, 64);
+}, KEPT_FORECASTS);

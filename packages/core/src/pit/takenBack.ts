@@ -34,6 +34,7 @@ export function takenBack(record: BatchRecord, channels: readonly ChannelReading
   const found = new Map<string, TakenBack>();
   for (let k = entries.length; k > Math.max(pulled, entries.length - MOST_BACK); k -= 1) {
     const entry = entries[k] ?? null;
+    if (entry !== null && !changesVerdicts(entry)) continue;
     const last = entries[k - 1];
     // What stood just before this entry was written; with no entry, when the last one was.
     const thenMs = entry !== null ? Date.parse(entry.recordedAt) - 1 : Date.parse(last?.recordedAt ?? '');
@@ -41,6 +42,15 @@ export function takenBack(record: BatchRecord, channels: readonly ChannelReading
       if (!met.has(key) && !found.has(key)) found.set(key, { ...stood, at: entry === null ? now : Date.parse(entry.recordedAt), entry });
   }
   return [...found.values()];
+}
+
+/** A core's temperature by its name. */
+const CORE_VALUE = /^(?:coreC|instant\dC|probeC)\b/;
+
+/** Whether an entry can take a verdict back: what was read, put right, taken out, or done to a piece or its probe. */
+function changesVerdicts(entry: LogEntry): boolean {
+  if (entry.kind === 'done') return Object.keys(entry.values).some((name) => CORE_VALUE.test(name));
+  return entry.kind === 'correction' || entry.kind === 'withdrawn' || entry.kind === 'pieces' || entry.kind === 'pit';
 }
 
 /** What stood before does not change: so many states of logs are kept. */
