@@ -271,7 +271,7 @@ test('a core that cools too slowly: told before its time is over, failed after i
   await failed.getByRole('button', { name: 'Write what was decided' }).click();
   await failed.getByLabel('What was decided, and by whom').fill('short');
   await failed.getByRole('button', { name: 'Log the decision' }).click();
-  await expect(page.getByText('Write what was decided, and by whom.')).toBeVisible();
+  await expect(page.getByText('Write what was decided, and by whom.', { exact: true })).toBeVisible();
   await page.getByLabel('What was decided, and by whom').fill('Thrown away after the call with the inspector, Tess');
   await page.getByRole('button', { name: 'Log the decision' }).click();
   await expect(page.getByRole('status', { name: 'Chill gate' })).toContainText('by Wren: Thrown away after the call');
