@@ -108,6 +108,7 @@ export * from './pit/pitLog.js';
 export * from './pit/countedCore.js';
 export * from './pit/chamberAlarms.js';
 export * from './pit/coreAlarms.js';
+export type { PitJob } from './pit/pitJobs.js';
 export * from './pit/pitWatch.js';
 export * from './pit/safeByTime.js';
 export * from './pit/chillWatch.js';

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useColorScheme } from '@mui/material/styles';
 import { useState } from 'react';
@@ -39,9 +40,9 @@ export function DutySheet({ anchor, onClose: close }: { anchor: HTMLElement; onC
             {session?.demo === true && ' In the made-up house everybody at this machine comes in as she does.'}
           </span>
         </p>
-        <button type="button" className="btn" onClick={() => void leave()}>
+        <Button variant="outlined" onClick={() => void leave()}>
           {session?.tablet === null && !session.demo ? 'Sign out' : 'Somebody else'}
-        </button>
+        </Button>
         {fault !== null && <p className="fault">{fault}</p>}
         <Choice
           label="Weights"
@@ -59,9 +60,9 @@ export function DutySheet({ anchor, onClose: close }: { anchor: HTMLElement; onC
         <Link className="btn quiet" to="/house" onClick={close}>
           {role === 'head' ? 'Crew and settings' : 'Your PIN and devices'}
         </Link>
-        <button type="button" className="btn" onClick={close}>
+        <Button variant="outlined" onClick={close}>
           Close
-        </button>
+        </Button>
       </div>
     </Popover>
   );

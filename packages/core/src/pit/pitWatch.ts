@@ -9,13 +9,14 @@ import { lethalityTable } from '../safety/lethalityTarget.js';
 import { COLD_SMOKE_C } from '../process/cookProgram.js';
 import { inWaterFrom } from '../process/bathEvidence.js';
 import { lastWeightG } from '../process/batchFacts.js';
-import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
+import { CHAMBER, type Probe } from '../process/pitEvent.js';
 import type { Process } from '../process/process.js';
 import type { BatchState } from '../process/replay.js';
 import type { CoreReading, TimedReading } from '../safety/coreReadings.js';
 import { chamberAlarms, type PitAlarm } from './chamberAlarms.js';
 import { coreAlarms, silence } from './coreAlarms.js';
 import { countedCore, readAt, readsHighC, type ProbeCheck } from './countedCore.js';
+import { pitJobs, type PitJob } from './pitJobs.js';
 import { pitLog, phasesOf, spansOf, wrappedAt, type CoreCheck, type Decision, type PitLog } from './pitLog.js';
 
 /** Readings of a channel, in order of time. */
@@ -47,15 +48,6 @@ export interface PieceWatch {
   comeUp: ComeUp | null;
   /** what a forecast of it needs; null before anything is known of its core */
   forecast: ForecastCoreParams | null;
-}
-
-/** A job at the pit that comes back, or waits for a core temperature. */
-export interface PitJob {
-  act: TendingAct;
-  /** ms; when it falls due; null while its core temperature is not there */
-  dueAt: number | null;
-  atCoreC: number | null;
-  lastAt: number | null;
 }
 
 /** An alarm, and what became of it. */
@@ -339,33 +331,4 @@ function zoneSeconds(counted: readonly TimedReading[]): number {
     const from = counted[i];
     return from !== undefined && C > ZONE.fromC && C < ZONE.toC ? sum + s - from.s : sum;
   }, 0);
-}
-
-/** Repeated jobs of the phase that holds, and the marks of the program that are still to come. */
-function pitJobs(log: PitLog, { phase, sinceS }: { phase: number; sinceS: number }, pieces: readonly PieceWatch[], onAt: number): PitJob[] {
-  const lastOf = (act: TendingAct) => log.tended.findLast((tended) => tended.act === act)?.at ?? null;
-  const beganAt = onAt + sinceS * 1000;
-  const atStart = (log.program[phase]?.first ?? []).flatMap((act): PitJob[] => {
-    const lastAt = lastOf(act);
-    return lastAt !== null && lastAt >= beganAt ? [] : [{ act, dueAt: beganAt, atCoreC: null, lastAt }];
-  });
-  const repeated = (log.program[phase]?.repeats ?? []).map(({ act, everyMin }): PitJob => {
-    const lastAt = lastOf(act);
-    return { act, dueAt: (lastAt ?? onAt) + everyMin * 60_000, atCoreC: null, lastAt };
-  });
-  const marks = log.program.flatMap(({ marks: list }) =>
-    list.flatMap(({ act, atCoreC }): PitJob[] => {
-      const lastAt = lastOf(act);
-      if (lastAt !== null) return [];
-      return [{ act, dueAt: allAt(pieces, atCoreC, onAt), atCoreC, lastAt }];
-    }),
-  );
-  return [...atStart, ...repeated, ...marks].sort((a, b) => (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity));
-}
-
-/** When the last of the pieces that are read came to a temperature, ms; null until all of them did. */
-function allAt(pieces: readonly PieceWatch[], C: number, onAt: number): number | null {
-  const reached = pieces.filter(({ counted }) => counted.length > 0).map(({ counted }) => counted.find((reading) => reading.C >= C)?.s ?? Infinity);
-  const last = Math.max(...reached);
-  return reached.length === 0 || !Number.isFinite(last) ? null : onAt + last * 1000;
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { Glyph } from '../../shell/glyphs';
 import { pitEventTitle } from '../../shell/pit/words';
+import { quantityOf } from '../../shell/record/quantityOf';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
@@ -191,17 +192,7 @@ function valuesInWords(stepId: string, values: StepValues, { state }: Batch, pre
 function inputWords(input: StepInput, value: number | string, preferences: Preferences): string {
   if (typeof value === 'string')
     return input.kind === 'choice' ? (input.options.find((option) => option.value === value)?.label.toLowerCase() ?? value) : value;
-  return inWords(
-    value,
-    input.kind === 'temperature'
-      ? 'temperature'
-      : input.kind === 'depth'
-        ? 'length'
-        : input.name === 'cureG' || input.name === 'acceleratorG'
-          ? 'smallMass'
-          : 'mass',
-    preferences,
-  );
+  return inWords(value, quantityOf(input.name), preferences);
 }
 
 function CorrectionSheet({ batch, entry, onClose }: { batch: Batch; entry: StandingEntry | null; onClose: () => void }) {

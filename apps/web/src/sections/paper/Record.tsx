@@ -1,3 +1,4 @@
+import { quantityOf } from '../../shell/record/quantityOf';
 import { bookLines, deviations, inputNames, lethalityTable, pieceReleases, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { Fragment } from 'react';
@@ -298,14 +299,7 @@ function measured(
       const word = input?.label ?? name.split(':')[0];
       if (typeof value === 'string')
         return `${word}${piece} ${input?.kind === 'choice' ? (input.options.find((one) => one.value === value)?.label ?? value) : value}`.toLowerCase();
-      const quantity = /C$/.test(name.split(':')[0] ?? '')
-        ? 'temperature'
-        : /Mm$/.test(name.split(':')[0] ?? '')
-          ? 'length'
-          : name === 'cureG' || name === 'acceleratorG'
-            ? 'smallMass'
-            : 'mass';
-      return `${word}${piece} ${inWords(value, quantity, shown)}`;
+      return `${word}${piece} ${inWords(value, quantityOf(name), shown)}`;
     })
     .join(', ');
 }

@@ -37,6 +37,7 @@ import { useDraft } from './useDraft';
 import { NotForYou, Only } from '../Only';
 import { newId } from '../../data/newId';
 import { faultWords } from './faultWords';
+import { quantityOf } from './quantityOf';
 
 interface Draft {
   /** made with the form, so that sending it twice writes once */
@@ -191,15 +192,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
                 <NumberField
                   big
                   label={label + (input.optional || isReadOfEach(input, pieces) ? OPTIONAL[input.kind] : '')}
-                  quantity={
-                    input.kind === 'temperature'
-                      ? 'temperature'
-                      : input.kind === 'depth'
-                        ? 'length'
-                        : input.name === 'cureG' || input.name === 'acceleratorG'
-                          ? 'smallMass'
-                          : 'mass'
-                  }
+                  quantity={quantityOf(name)}
                   value={asNumber(value)}
                   onChange={(typed) => setValue(name, typed)}
                   error={faultAt(`values.${name}`)}
