@@ -21,7 +21,10 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true },
-      styleOverrides: { root: { minHeight: 44, fontWeight: 600, fontSize: '1rem' }, sizeLarge: { minHeight: 56, fontSize: '1.125rem' } },
+      styleOverrides: {
+        root: { minHeight: 44, fontFamily: 'var(--f-sign)', fontWeight: 600, fontSize: '1rem' },
+        sizeLarge: { minHeight: 56, fontSize: '1.125rem' },
+      },
     },
     MuiPaper: { defaultProps: { elevation: 0, variant: 'outlined' } },
     MuiDialog: { defaultProps: { slotProps: { paper: { className: 'leaf' } } } },

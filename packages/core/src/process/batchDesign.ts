@@ -130,7 +130,8 @@ export function requireDesign(design: BatchDesign): BatchDesign {
   if (!SCHOOLS.includes(design.school.kind)) throw new InputError('school', 'Choose how the brine meets the meat.');
   if (design.school.kind === 'equilibrium' && design.school.strongSaltPercent !== undefined)
     requireNumber('strongSaltPercent', design.school.strongSaltPercent, STRONG_SALT);
-  if (design.acceleratorPpm !== undefined) requireNumber('acceleratorPpm', design.acceleratorPpm, ACCELERATOR);
+  if (design.acceleratorPpm !== undefined && !(design.acceleratorPpm >= ACCELERATOR.min && design.acceleratorPpm <= ACCELERATOR.max))
+    throw new InputError('acceleratorPpm', `Ascorbate or erythorbate: 0 to ${ACCELERATOR.max} ppm.`);
   requireNumber('cureDays', design.cureDays, { min: 1, max: 60, unit: 'days' });
   if (!Number.isFinite(Date.parse(design.startsAt))) throw new InputError('startsAt', 'The start needs a date and a time.');
   return design;
