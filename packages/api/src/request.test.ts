@@ -3,7 +3,8 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { BatchRequest } from './batchRequest.js';
 import { datesFault } from './datesFault.js';
-import { LogEntryRequest, toDraft } from './logEntryRequest.js';
+import { LogEntryRequest } from './logEntryRequest.js';
+import { toDraft } from './toDraft.js';
 import { toDesign } from './toDesign.js';
 
 const ID = '3b241101-e2bb-4255-8caf-4136c566a962';

@@ -1,6 +1,6 @@
 import type { DeviceKind } from './deviceRequest.js';
 import type { Role } from './roles.js';
-import type { HouseSettings } from './settingsRequest.js';
+import type { HouseSettings } from './houseSettings.js';
 import type {
   BatchDesign,
   Diffusivity,

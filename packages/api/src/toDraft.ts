@@ -1,0 +1,71 @@
+import type { EntryDraft, LotDraw, PieceEvent, PitEvent, Probe, TendingAct } from '@bunkhouse/core';
+import type { LogEntryRequest } from './logEntryRequest.js';
+
+/** The draft that a checked request asks for. Fields that its kind has no use for are left behind. */
+export function toDraft(request: LogEntryRequest): EntryDraft {
+  const written = { id: request.id, by: request.by.trim(), at: new Date(request.at).toISOString() };
+  const reason = request.reason?.trim() ?? '';
+  const values = request.values ?? {};
+  switch (request.kind) {
+    case 'done':
+      return { ...written, kind: 'done', stepId: request.stepId ?? '', values, ...(reason === '' ? {} : { reason }) };
+    case 'skipped':
+      return { ...written, kind: 'skipped', stepId: request.stepId ?? '', reason };
+    case 'correction':
+      return { ...written, kind: 'correction', replaces: request.replaces ?? '', values, reason };
+    case 'withdrawn':
+      return { ...written, kind: 'withdrawn', replaces: request.replaces ?? '', reason };
+    case 'replanned':
+      return { ...written, kind: 'replanned', changes: request.changes ?? {}, reason };
+    case 'pit':
+      return { ...written, kind: 'pit', event: pitEvent(request.event), ...(reason === '' ? {} : { reason }) };
+    case 'pieces':
+      return { ...written, kind: 'pieces', event: pieceEvent(request.event), ...(reason === '' ? {} : { reason }) };
+    case 'lot': {
+      const { of, lot, g } = (request.draw ?? {}) as LotDraw;
+      return { ...written, kind: 'lot', draw: { of, lot, g }, ...(reason === '' ? {} : { reason }) };
+    }
+    case 'ended':
+      return { ...written, kind: 'ended', reason };
+    case 'note':
+      return { ...written, kind: 'note', reason };
+  }
+}
+
+/** The event with nothing beside what its act has. What is wrong with it `checkEntry` says. */
+function pitEvent(event: PitEvent | PieceEvent | undefined): PitEvent {
+  const given = (event ?? {}) as { act?: unknown; piece?: unknown } & Record<string, unknown>;
+  switch (given.act) {
+    case 'probes':
+      return {
+        act: 'probes',
+        probes: Array.isArray(given.probes)
+          ? (given.probes as (Record<string, unknown> | null)[]).map((probe) => {
+              const { device, channel, reads, targetC } = probe ?? {};
+              return { device, channel, reads, ...(targetC === undefined ? {} : { targetC }) } as Probe;
+            })
+          : (given.probes as Probe[]),
+      };
+    case 'check':
+      return {
+        act: 'check',
+        piece: given.piece as string,
+        placesC: given.placesC as number[],
+        ...(given.probeC === undefined ? {} : { probeC: given.probeC as number }),
+      };
+    case 'bath':
+      return { act: 'bath', waterC: given.waterC as number, ...(given.piece === undefined ? {} : { piece: given.piece as string }) };
+    case 'heard':
+    case 'decided':
+      return { act: given.act, alarm: given.alarm as string };
+    default:
+      return { act: given.act as TendingAct, ...(given.piece === undefined ? {} : { piece: given.piece as string }) };
+  }
+}
+
+/** The same for a piece. */
+function pieceEvent(event: PitEvent | PieceEvent | undefined): PieceEvent {
+  const { act, piece, to, staysG, goesG, offG, weighsG } = (event ?? {}) as unknown as Record<string, unknown>;
+  const known = act === 'split' ? { staysG, goesG, to } : act === 'joined' ? { to } : act === 'dropped' ? {} : { offG, weighsG };
+  return { act, piece, ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined && value !== null)) } as PieceEvent;
+}
