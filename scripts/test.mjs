@@ -22,6 +22,8 @@ process.env.BUNKHOUSE_TEST_OFFSET_MS = offsetTo(NOW);
 const results = join(ROOT, 'test-results');
 const folder = mkdtempSync(join(tmpdir(), 'bunkhouse-test-'));
 const counts = { passed: 0, failed: 0 };
+/** By its time: the database of the house that was made up for it. The houses of that time are copies. */
+const madeUp = new Map();
 let database;
 /** What takes about as long as all the others. */
 const RIGHT_HALF = new Set(['house', 'crew', 'offline', 'warm', 'stores', 'readings', 'backup', 'faults', 'plainHttp'].map((name) => `${name}.spec.ts`));
@@ -87,15 +89,29 @@ async function browserTests() {
 async function sideBySide(parts) {
   const houses = [];
   await step(`Opening ${parts.length === 1 ? 'a made-up house' : 'two made-up houses'} for the browser`, async () => {
-    for (const part of parts) houses.push({ ...part, ...(await openHouse(part)) });
+    houses.push(...(await Promise.all(parts.map(async (part) => ({ ...part, ...(await openHouse(part)) })))));
   });
   await Promise.all(houses.map((house) => inHouse(house)));
 }
 
 /** A made-up house on a database of its own. */
 async function openHouse({ name, now = NOW }) {
-  const url = database.url.replace(/\/[^/]*$/, `/${name}`);
+  if (!madeUp.has(now)) madeUp.set(now, makeUp(now));
+  await createDatabase(name, await madeUp.get(now));
+  return startHouse(name, now);
+}
+
+/** Lets the server make up a house for this time, and ends it: the name of its database. */
+async function makeUp(now) {
+  const name = `made_up_${madeUp.size + 1}`;
   await createDatabase(name);
+  const { server } = await startHouse(name, now);
+  await stopped(server);
+  return name;
+}
+
+async function startHouse(name, now) {
+  const url = database.url.replace(/\/[^/]*$/, `/${name}`);
   const port = await freePort();
   const env = {
     DATABASE_URL: url,
@@ -107,11 +123,11 @@ async function openHouse({ name, now = NOW }) {
   return { url, env, server: await startServer(ROOT, env) };
 }
 
-async function createDatabase(name) {
+async function createDatabase(name, like = 'template1') {
   const { default: pg } = await import('pg');
   const client = new pg.Client({ connectionString: database.url });
   await client.connect();
-  await client.query(`CREATE DATABASE ${name}`);
+  await client.query(`CREATE DATABASE ${name} TEMPLATE ${like}`);
   await client.end();
 }
 
@@ -134,12 +150,16 @@ async function inHouse({ name, url, env, server, files, grep }) {
       BUNKHOUSE_TEST_PART: name,
     },
   );
-  server.child.kill('SIGTERM');
-  await new Promise((resolve) => server.child.once('exit', resolve));
+  await stopped(server);
   if (!existsSync(file)) return void (counts.failed += 1);
   const { stats } = JSON.parse(readFileSync(file, 'utf8'));
   counts.passed += stats.expected + stats.flaky;
   counts.failed += stats.unexpected + (code !== 0 && stats.unexpected === 0 ? 1 : 0);
+}
+
+function stopped(server) {
+  server.child.kill('SIGTERM');
+  return new Promise((resolve) => server.child.once('exit', resolve));
 }
 
 /** Runs a program with its output on the screen; answers its code. */
