@@ -71,7 +71,7 @@ test('a tablet that nobody touched is locked: it goes on showing, and what is lo
   await press(page, PINS.Abel ?? '');
   await expect(who).toHaveCount(0);
   const log = page.getByRole('region', { name: 'Log' });
-  await expect(log.getByText('Ice is low')).toBeVisible();
+  // Until the answer is there, the words stand in the form too.
   await expect(log.getByRole('listitem').filter({ hasText: 'Ice is low' })).toContainText('Abel');
   await expect(page.getByRole('button', { name: 'Abel on' })).toBeVisible();
 
