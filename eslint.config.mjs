@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import { createNodeResolver, importX } from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
@@ -11,9 +12,10 @@ const outward = {
   message: 'The core computes, and knows nothing of screens, servers or disks.',
 };
 
-/** Inside core the arrows point one way: units, ingredients, brine, cure, pump, process. */
+/** Inside core a room imports the rooms before it, and none after. */
 const ROOMS = [
   'units',
+  'clock',
   'ingredients',
   'section',
   'brine',
@@ -24,9 +26,13 @@ const ROOMS = [
   'safety',
   'heat',
   'schedule',
-  'recipe',
-  'bench',
-  'process',
+  'log',
+  'steps',
+  'recipes',
+  'batch',
+  'pasted',
+  'sheet',
+  'check',
   'pit',
   'course',
   'learnt',
@@ -87,6 +93,17 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   ...coreRooms,
+  // No circle, not of types either: whoever reads a file can read all that it stands on before it.
+  {
+    files: ['packages/**/*.ts', 'demo/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.tsx', '.js'], extensionAlias: { '.js': ['.ts', '.tsx', '.js'] } })],
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+    },
+    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
+  },
   closed(
     ['packages/api/src/**/*.ts'],
     [

@@ -3,7 +3,7 @@ import { expect, test } from './test.js';
 
 test('bad days, a few of each: what was acknowledged is there once, in order, and the logs are whole', () => {
   test.setTimeout(360_000);
-  const { stdout, stderr, status } = spawnSync(process.execPath, ['bench/faults.mjs', '--short'], {
+  const { stdout, stderr, status } = spawnSync(process.execPath, ['benchmarks/faults.mjs', '--short'], {
     encoding: 'utf8',
     timeout: 340_000,
     // Its clocks are set back and forth by itself.

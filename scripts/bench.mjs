@@ -8,11 +8,11 @@ import { giveUp } from './steps.mjs';
 try {
   await setUpPackages();
   await build();
-  for (const file of readdirSync(join(ROOT, 'bench'))
+  for (const file of readdirSync(join(ROOT, 'benchmarks'))
     // Bad days and ten years at work take their time: npm run faults, npm run load.
     .filter((name) => name.endsWith('.mjs') && name !== 'faults.mjs' && name !== 'load.mjs')
     .sort()) {
-    await run(process.execPath, [join(ROOT, 'bench', file)], { cwd: ROOT, show: true, fault: `bench/${file} failed` });
+    await run(process.execPath, [join(ROOT, 'benchmarks', file)], { cwd: ROOT, show: true, fault: `benchmarks/${file} failed` });
   }
 } catch (error) {
   giveUp(error);

@@ -18,7 +18,7 @@ import type { Settings } from './settings.js';
 
 /** What takes a whole book, and how large one may be. */
 const BOOK_PATHS = ['/api/exchange/preview', '/api/exchange/import'];
-export const BOOK_LIMIT = '48mb';
+const BOOK_LIMIT = '48mb';
 const PICTURE_PATH = '/api/batches/:id/pictures';
 
 /** A screen asks for its batches again and again: packed quickly rather than small. */

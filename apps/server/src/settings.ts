@@ -17,7 +17,7 @@ export interface Settings {
 /** The settings, for whoever asks Nest for them. */
 export const SETTINGS = Symbol('settings');
 
-export const DEFAULT_PORT = 4180;
+const DEFAULT_PORT = 4180;
 
 /** @throws Error with a plain sentence when a variable cannot be used */
 export function readSettings(env: NodeJS.ProcessEnv, webRoot: string | null): Settings {

@@ -6,7 +6,7 @@ import { isHere } from './asked.js';
 import { tokenHash } from './secrets.js';
 import type { Who } from './sessionsService.js';
 
-export const STAND_IN_HEADER = 'x-stand-in';
+const STAND_IN_HEADER = 'x-stand-in';
 
 /** What the simulated devices ask for: which of them there are, in what they hang, and a token for each. */
 const ASKED = [/^GET \/api\/devices$/, /^GET \/api\/batches$/, /^POST \/api\/devices\/[0-9a-f-]{36}\/token$/];

@@ -1,8 +1,8 @@
 import { refused } from '../errors/refusals.js';
 
 /** Deeper than this no document of ours goes, and no more parts stand in one: what is more is made to hurt. */
-export const MOST_DEPTH = 40;
-export const MOST_PARTS = 12_000_000;
+const MOST_DEPTH = 40;
+const MOST_PARTS = 12_000_000;
 
 const [QUOTE, BACKSLASH, OPEN, CLOSE, OPEN_LIST, CLOSE_LIST, COMMA] = ['"', '\\', '{', '}', '[', ']', ','].map((sign) => sign.charCodeAt(0)) as [
   number,

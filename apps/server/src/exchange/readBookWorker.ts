@@ -4,7 +4,7 @@ import type { Book } from '@bunkhouse/api';
 import { readBookBytes } from './readBookBytes.js';
 
 /** A part of a book on its way to the thread that writes it: small enough to be taken between two other requests. */
-export type BookPart = { key: keyof Book; items: unknown[] } | { key: keyof Book; value: unknown };
+type BookPart = { key: keyof Book; items: unknown[] } | { key: keyof Book; value: unknown };
 export type BookAnswer = { part: BookPart } | { done: true } | { refused: unknown };
 
 const ITEMS = 20;

@@ -80,7 +80,7 @@ export class PicturesService {
 const noSuchPicture = () => new NotFoundException('There is no such picture.');
 
 /** The last reading of each picture. */
-export async function readingsOf(manager: EntityManager, pictures: readonly { id: string }[]): Promise<ReadonlyMap<string, PictureReading & { id: string }>> {
+async function readingsOf(manager: EntityManager, pictures: readonly { id: string }[]): Promise<ReadonlyMap<string, PictureReading & { id: string }>> {
   const rows = await manager
     .getRepository(PictureReadingEntity)
     .find({ where: { pictureId: In(pictures.map(({ id }) => id)) }, order: { at: 'ASC', id: 'ASC' } });

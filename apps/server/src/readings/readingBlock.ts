@@ -50,7 +50,7 @@ export function mergeBlock(fromMs: number, bytes: Buffer | null, more: readonly 
 }
 
 /** How far a reading that is left out may lie beside the curve of those that stay, °C. */
-export const THIN_WITHIN_C = 0.1;
+const THIN_WITHIN_C = 0.1;
 
 /** A block with those of its samples that draw the same curve. */
 export function thinBlock(bytes: Buffer): Buffer {

@@ -4,14 +4,14 @@ import { span } from './times';
 
 export const when = (at: string): string => dayjs(at).format('ddd D MMM, HH:mm');
 /** From one time to another, the day said once. */
-export const fromTo = (from: string, to: string, between: string): string =>
+const fromTo = (from: string, to: string, between: string): string =>
   dayjs(from).isSame(to, 'day') ? `${when(from)}${between}${dayjs(to).format('HH:mm')}` : `${when(from)}${between}${when(to)}`;
 
 const gapWords = (h: number): string => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
 
 /** A store's measure. */
 export const STORE_UNITS = { refrigerator: 'L', smoker: 'racks', tub: 'tubs' } as const;
-export const HOLD_WORDS: Readonly<Record<string, string>> = { tub: 'tub', cure: 'cure', dry: 'drying', smoke: 'smoke', chill: 'chill' };
+const HOLD_WORDS: Readonly<Record<string, string>> = { tub: 'tub', cure: 'cure', dry: 'drying', smoke: 'smoke', chill: 'chill' };
 
 /** A clash in a sentence or two: what, when, and who with whom. */
 export function clashWords(clash: Clash, codeOf: (id: string) => string, resources: readonly Resource[]): { title: string; text: string } {
@@ -55,7 +55,7 @@ function wishesWords(wishes: readonly Wish[]): string {
 }
 
 /** A wish as somebody would say it. */
-export function wishWords(wish: Wish): string {
+function wishWords(wish: Wish): string {
   switch (wish.kind) {
     case 'done':
       return `${wish.title} is done`;
@@ -80,7 +80,7 @@ export function wishWords(wish: Wish): string {
 const nameOf = (id: string, resources: readonly Resource[]): string => resources.find((resource) => resource.id === id)?.name ?? id;
 
 /** Other stores, in words: `smoke in Second smoker`. */
-export const storesWords = (stores: Readonly<Record<string, string>>, resources: readonly Resource[]): string =>
+const storesWords = (stores: Readonly<Record<string, string>>, resources: readonly Resource[]): string =>
   Object.entries(stores)
     .map(([hold, store]) => `${HOLD_WORDS[hold] ?? hold} in ${nameOf(store, resources)}`)
     .join(', ');

@@ -26,7 +26,7 @@ export interface PullWindows {
 }
 
 /** How deep the colour reaches at the pull, mm. */
-export interface ColourDepths {
+interface ColourDepths {
   likely: number;
   slow: number;
   fast: number;

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { ScheduleAsk, ScheduleReport } from './schedule.worker';
 
 /** Asks the scheduler, in a worker of its own. */
-export function askSchedule(ask: ScheduleAsk): { answer: Promise<Schedule>; cancel: () => void } {
+function askSchedule(ask: ScheduleAsk): { answer: Promise<Schedule>; cancel: () => void } {
   const worker = new Worker(new URL('./schedule.worker.ts', import.meta.url), { type: 'module' });
   const answer = new Promise<Schedule>((resolve, reject) => {
     worker.addEventListener('message', ({ data }: MessageEvent<ScheduleReport>) => {

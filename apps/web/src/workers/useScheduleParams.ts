@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { usePullWindows } from './usePullWindows';
 
 /** Plans are made to the quarter of an hour. */
-export const QUARTER_MS = 900_000;
+const QUARTER_MS = 900_000;
 
 export const quarterOf = (now: number): string => new Date(Math.floor(now / QUARTER_MS) * QUARTER_MS).toISOString();
 

@@ -1,8 +1,9 @@
 import { loinFrom, begunFrom } from '../testing/loin.js';
 import { loggedFrom } from '../testing/logged.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { checkEntry } from '../process/checkEntry.js';
-import { replay, type BatchRecord } from '../process/replay.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { checkEntry } from '../check/checkEntry.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
 import { bookLines, sideBySide } from './bookLines.js';
 import { deviations } from './deviations.js';
 import { ledgerLine } from './ledgerLine.js';

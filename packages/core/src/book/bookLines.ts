@@ -1,9 +1,11 @@
-import { isByTheClock } from '../process/batchDesign.js';
-import { sum } from '../process/batchFacts.js';
-import { programText } from '../process/cookProgram.js';
-import type { StandingEntry, StepValues } from '../process/logEntry.js';
-import { replay, type BatchRecord, type BatchState } from '../process/replay.js';
-import type { Station } from '../process/station.js';
+import { isByTheClock } from '../batch/design.js';
+import { sum } from '../batch/batchFacts.js';
+import { programText } from '../recipes/cookProgram.js';
+import type { StandingEntry } from '../log/standingEntries.js';
+import type { StepValues } from '../log/logEntry.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
+import type { Station } from '../steps/station.js';
 import { thicknessMm } from '../section/section.js';
 import { deviations } from './deviations.js';
 

@@ -1,7 +1,7 @@
-import { failedGates } from '../process/gates.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { piecesAt } from '../process/pieces.js';
-import type { BatchRecord, BatchState } from '../process/replay.js';
+import { failedGates } from '../steps/gates.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { piecesAt } from '../batch/pieces.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
 export interface Deviation {

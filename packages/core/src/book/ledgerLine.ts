@@ -1,6 +1,6 @@
 import type { Product } from '../cure/product.js';
-import type { BatchRecord, BatchState } from '../process/replay.js';
-import type { SchoolKind } from '../process/step.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
+import type { SchoolKind } from '../log/school.js';
 import { bookLines } from './bookLines.js';
 import { borneLots, type Borne } from './materials.js';
 

@@ -1,6 +1,6 @@
 import { borneLots, materialsCost } from './materials.js';
-import type { PieceFact } from '../process/pieces.js';
-import type { StandingEntry } from '../process/logEntry.js';
+import type { PieceFact } from '../batch/pieces.js';
+import type { StandingEntry } from '../log/standingEntries.js';
 
 const HOUR = 3_600_000;
 const taken = (of: 'meat' | 'cure' | 'wood', lot: string, g: number, hour: number): StandingEntry => ({

@@ -1,6 +1,6 @@
-import { greenAt } from '../process/pieces.js';
-import { LOT_KINDS, type LotKind } from '../process/lot.js';
-import type { BatchState } from '../process/replay.js';
+import { greenAt } from '../batch/pieces.js';
+import { LOT_KINDS, type LotKind } from '../log/lotDraw.js';
+import type { BatchState } from '../batch/batchState.js';
 
 /** What a batch bears of a lot, g: of what was taken before a cut, its own part. */
 export interface Borne {

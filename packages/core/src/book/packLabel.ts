@@ -1,6 +1,6 @@
 import type { Product } from '../cure/product.js';
-import { sum } from '../process/batchFacts.js';
-import type { BatchRecord, BatchState } from '../process/replay.js';
+import { sum } from '../batch/batchFacts.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import { pieceReleases } from '../pit/pieceReleases.js';
 import type { ChannelReadings } from '../pit/pitWatch.js';
 import { MEAT_OF } from '../safety/lethalityTarget.js';

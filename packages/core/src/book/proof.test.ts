@@ -1,13 +1,14 @@
 import { packLabel } from './packLabel.js';
 import { pieceReleases } from '../pit/pieceReleases.js';
-import type { BatchDesign } from '../process/batchDesign.js';
-import { checkEntry } from '../process/checkEntry.js';
-import type { EntryDraft } from '../process/entryFault.js';
-import type { StepValues } from '../process/logEntry.js';
-import type { PieceEvent } from '../process/pieceEvent.js';
-import { processFor } from '../process/processes.js';
-import { replay, type BatchRecord } from '../process/replay.js';
-import { usualDesign } from '../process/usualDesign.js';
+import type { BatchDesign } from '../log/batchDesign.js';
+import { checkEntry } from '../check/checkEntry.js';
+import type { EntryDraft } from '../log/entryFault.js';
+import type { StepValues } from '../log/logEntry.js';
+import type { PieceEvent } from '../log/pieceEvent.js';
+import { processFor } from '../recipes/processes.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
 const HOUR = 3_600_000;

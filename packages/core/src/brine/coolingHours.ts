@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 
 /** Heat that passes from a pot, W per m² and K [M: still cold air; water and ice that are stirred]. */
-export const COOLED_BY = { refrigerator: 9, iceBath: 250 } as const;
+const COOLED_BY = { refrigerator: 9, iceBath: 250 } as const;
 export type CooledBy = keyof typeof COOLED_BY;
 
 /**

@@ -17,7 +17,7 @@ export interface LyingPiece {
 }
 
 /** Brine over the highest piece, mm, when not given [T: 2 to 5 cm]. */
-export const USUAL_COVER_MM = 30;
+const USUAL_COVER_MM = 30;
 
 export interface Cover {
   /** to cover the pieces */

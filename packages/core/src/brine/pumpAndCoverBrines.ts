@@ -5,7 +5,7 @@ import { brineStrength, type BrineStrength, type BrineWeights } from './brineStr
 import { pickle } from './pickle.js';
 
 /** More pickle is made than is pumped, for the jar and the syringe [T]. */
-export const PICKLE_SPARE = 1.15;
+const PICKLE_SPARE = 1.15;
 
 export interface PumpAndCoverParams {
   meatG: number;

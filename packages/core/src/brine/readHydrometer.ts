@@ -10,7 +10,7 @@ export const SIXTY_F_C = (60 - 32) / 1.8;
 const BAUME_MODULUS = 145;
 
 /** How far a corrected reading may be off, % salt, from the tables and the corrections alone [M]. */
-export const HYDROMETER_ACCURACY_PERCENT = 0.2;
+const HYDROMETER_ACCURACY_PERCENT = 0.2;
 
 export type HydrometerScale = 'sg60F' | 'salometer' | 'baume';
 

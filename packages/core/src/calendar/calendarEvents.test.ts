@@ -1,4 +1,4 @@
-import type { LogEntry } from '../process/logEntry.js';
+import type { LogEntry } from '../log/logEntry.js';
 import { loggedFrom } from '../testing/logged.js';
 import { begunFrom, loinFrom } from '../testing/loin.js';
 import { calendarEvents } from './calendarEvents.js';

@@ -1,6 +1,7 @@
-import { replay, type BatchRecord, type BatchState, type StepState } from '../process/replay.js';
-import type { Station } from '../process/station.js';
-import { addDays, instantOf, localDay, localMinute } from '../schedule/localTime.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
+import type { Station } from '../steps/station.js';
+import { addDays, instantOf, localDay, localMinute } from '../clock/localTime.js';
 
 /** A job as a calendar outside keeps it. */
 export interface CalendarEvent {
@@ -24,7 +25,7 @@ export interface CalendarEvent {
   series?: EventSeries;
 }
 
-export interface EventSeries {
+interface EventSeries {
   everyDays: number;
   count: number;
   /** ms; those of the series that do not take place */

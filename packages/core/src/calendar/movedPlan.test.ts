@@ -1,6 +1,7 @@
-import { processFor } from '../process/processes.js';
-import { replay, type BatchRecord } from '../process/replay.js';
-import { usualDesign } from '../process/usualDesign.js';
+import { processFor } from '../recipes/processes.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 import { usualHousePlan } from './housePlan.js';
 import { movedPlan } from './movedPlan.js';
 import { schedulable } from './schedulable.js';

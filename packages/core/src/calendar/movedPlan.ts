@@ -1,5 +1,5 @@
-import type { DesignChanges } from '../process/replan.js';
-import type { BatchState } from '../process/replay.js';
+import type { DesignChanges } from '../log/designChanges.js';
+import type { BatchState } from '../batch/batchState.js';
 
 const DAY_MS = 86_400_000;
 

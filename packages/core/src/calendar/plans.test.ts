@@ -1,9 +1,10 @@
-import { checkEntry } from '../process/checkEntry.js';
-import { gapLimits } from '../process/gapLimits.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { processFor } from '../process/processes.js';
-import type { DesignChanges } from '../process/replan.js';
-import { replay, type BatchRecord } from '../process/replay.js';
+import { checkEntry } from '../check/checkEntry.js';
+import { gapLimits } from '../batch/gapLimits.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { processFor } from '../recipes/processes.js';
+import type { DesignChanges } from '../log/designChanges.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
 import { begunFrom, loinFrom } from '../testing/loin.js';
 import { usualHousePlan } from './housePlan.js';
 import { schedulable } from './schedulable.js';

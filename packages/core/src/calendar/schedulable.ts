@@ -1,7 +1,7 @@
-import { sum } from '../process/batchFacts.js';
-import type { HoldName } from '../process/batchDesign.js';
-import { gapLimits, type PullLimits } from '../process/gapLimits.js';
-import type { BatchRecord, BatchState, StepState } from '../process/replay.js';
+import { sum } from '../batch/batchFacts.js';
+import type { HoldName } from '../log/batchDesign.js';
+import { gapLimits, type PullLimits } from '../batch/gapLimits.js';
+import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
 import type { Hold, Resource, SchedulableBatch, SchedulableStep } from '../schedule/scheduleTypes.js';
 
 /** Litres of a refrigerator for a kg of meat with its brine in a tub, for one that dries on a rack, for one that lies cold [M]. */

@@ -1,5 +1,5 @@
-import type { DesignChanges } from '../process/replan.js';
-import type { BatchState, StepState } from '../process/replay.js';
+import type { DesignChanges } from '../log/designChanges.js';
+import type { BatchState, StepState } from '../batch/batchState.js';
 import { movedPlan } from './movedPlan.js';
 
 const isTurn = (step: StepState): boolean => step.spec.missable === true;

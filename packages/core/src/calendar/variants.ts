@@ -1,7 +1,8 @@
 import { whatIfs } from '../course/whatIf.js';
-import { withDraft } from '../process/entryFault.js';
-import type { DesignChanges } from '../process/replan.js';
-import { replay, type BatchRecord, type BatchState } from '../process/replay.js';
+import { withDraft } from '../check/entryDraft.js';
+import type { DesignChanges } from '../log/designChanges.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import type { Resource, Variant } from '../schedule/scheduleTypes.js';
 import { schedulable } from './schedulable.js';
 

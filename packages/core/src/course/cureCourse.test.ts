@@ -1,12 +1,13 @@
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
-import { cureCourse } from '../process/cureCourse.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { processFor } from '../process/processes.js';
+import { cureCourse } from '../batch/cureCourse.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { processFor } from '../recipes/processes.js';
 import { pullWindow } from './pullWindow.js';
-import { replay, type BatchRecord } from '../process/replay.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
 import { soakMinutes, soakPlan } from './soakPlan.js';
-import { usualDesign } from '../process/usualDesign.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 import { loggedFrom } from '../testing/logged.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');

@@ -1,6 +1,6 @@
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { SectionRun } from '../diffusion/sectionRun.js';
-import { stagesUntilPull, type CureCourse } from '../process/cureCourse.js';
+import { stagesUntilPull, type CureCourse } from '../batch/cureCourse.js';
 
 /** When a piece may be pulled, h from the start of its course; null where it is not reached within the time looked at. */
 export interface PullWindow {
@@ -17,9 +17,9 @@ export interface PullWindow {
 /** Nitrite that colours the meat, ppm [T: 10 to 20]. */
 export const COLOURED_PPM = 15;
 /** Least ÷ mean that counts as even [M: docs/science.md, “The cure inside the meat”]. */
-export const EVEN_SHARE = 0.9;
+const EVEN_SHARE = 0.9;
 /** So much over the salt that was aimed at tastes salty, % [M]. */
-export const SALTY_OVER = 0.5;
+const SALTY_OVER = 0.5;
 /** Longest that is looked ahead, h. */
 const LONGEST_H = 60 * 24;
 

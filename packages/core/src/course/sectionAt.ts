@@ -1,6 +1,6 @@
 import type { Stage } from '../diffusion/sectionProgram.js';
 import { SectionRun } from '../diffusion/sectionRun.js';
-import type { CureCourse, Species } from '../process/cureCourse.js';
+import type { CureCourse, Species } from '../batch/cureCourse.js';
 
 /**
  * The section as it is at an hour of its course.

@@ -1,6 +1,6 @@
 import { SectionRun } from '../diffusion/sectionRun.js';
 import { requireNumber } from '../units/require.js';
-import { stagesUntilPull, type CureCourse } from '../process/cureCourse.js';
+import { stagesUntilPull, type CureCourse } from '../batch/cureCourse.js';
 
 /** What fresh water takes out, by the minute. */
 export interface SoakPlan {

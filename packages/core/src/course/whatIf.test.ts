@@ -1,11 +1,12 @@
 import { SectionRun } from '../diffusion/sectionRun.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
-import type { BatchDesign } from '../process/batchDesign.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { processFor } from '../process/processes.js';
-import { replay, type BatchRecord } from '../process/replay.js';
-import { usualDesign } from '../process/usualDesign.js';
-import { cureCourse } from '../process/cureCourse.js';
+import type { BatchDesign } from '../log/batchDesign.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { processFor } from '../recipes/processes.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
+import { usualDesign } from '../recipes/usualDesign.js';
+import { cureCourse } from '../batch/cureCourse.js';
 import { pullWindow } from './pullWindow.js';
 import { saltAfterLoss } from './saltAfterLoss.js';
 import { sectionAt } from './sectionAt.js';

@@ -1,9 +1,11 @@
-import { thickestMm } from '../process/batchDesign.js';
-import { checkEntry } from '../process/checkEntry.js';
-import { attempt } from '../process/entryFault.js';
-import { changedDesign, type DesignChanges } from '../process/replan.js';
-import { replay, type BatchRecord, type BatchState } from '../process/replay.js';
-import { cureCourse, type CureCourse } from '../process/cureCourse.js';
+import { thickestMm } from '../batch/design.js';
+import { checkEntry } from '../check/checkEntry.js';
+import { attempt } from '../check/entryDraft.js';
+import { changedDesign } from '../batch/replan.js';
+import type { DesignChanges } from '../log/designChanges.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
+import { cureCourse, type CureCourse } from '../batch/cureCourse.js';
 
 /** Another way that a batch might go. */
 export interface WhatIf {

@@ -93,7 +93,7 @@ export function nitriteLimit(rules: RuleSet, product: Product, method: NitriteMe
 }
 
 /** The highest that any of the codes here allows, ppm: no house may set its own higher. */
-export const HIGHEST_CODE = {
+const HIGHEST_CODE = {
   limit: Math.max(...Object.values(RULE_SETS).map(({ limit }) => limit)),
   bellyLimit: Math.max(...Object.values(RULE_SETS).map(({ bellyLimit }) => bellyLimit)),
   dryLimit: Math.max(...Object.values(RULE_SETS).map(({ dryLimit }) => dryLimit)),

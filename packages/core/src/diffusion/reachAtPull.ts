@@ -9,7 +9,7 @@ import { requireNumber, requireThing } from '../units/require.js';
 export const COLOURED_AT_PPM = 20;
 
 /** A piece of a vessel, as far as its size is known. */
-export interface ReachPiece {
+interface ReachPiece {
   code: string;
   section: Section;
   lengthMm?: number;

@@ -41,7 +41,7 @@ export interface SectionGrid {
 const CLEAR = 0.25;
 
 /** Most cells of one section. */
-export const MOST_CELLS = 60_000;
+const MOST_CELLS = 60_000;
 
 /** Cells across the thickness where nothing is said, and their bounds, mm [M]. */
 const CELLS_ACROSS = 60;

@@ -3,10 +3,10 @@ import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
 
 /** Salt moves so much slower in fat than in lean [M: docs/science.md, “The cure inside the meat”]. */
-export const FAT_SHARE = 0.1;
+const FAT_SHARE = 0.1;
 
 /** A slice from the edge, as it is fried and tasted, is so thick [M]. */
-export const SLICE_MM = 4;
+const SLICE_MM = 4;
 
 /** The shape of a section, mm from its middle, y downwards. */
 export interface Outline {
@@ -92,7 +92,7 @@ export function sliceShare(shape: Outline, { closedSide }: Section, x: number, y
   return within(Math.min(a - Math.abs(x), toTop, toBottom), cellMm);
 }
 
-export const within = (depthMm: number, cellMm: number): number => Math.min(1, Math.max(0, (SLICE_MM - depthMm) / cellMm + 0.5));
+const within = (depthMm: number, cellMm: number): number => Math.min(1, Math.max(0, (SLICE_MM - depthMm) / cellMm + 0.5));
 
 /** The rim lies at the same distance on both sides of the middle line. */
 export const distanceTowards = (nearer: number, from: number, direction: number): number => (from * direction >= 0 ? nearer : nearer + 2 * Math.abs(from));

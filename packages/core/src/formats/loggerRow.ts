@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { convert } from '../units/convert.js';
 import { readNumberCell, type LoggerFormat } from './loggerFormat.js';
 import { isLocal, readTime } from './loggerTime.js';
-import { zoneClock } from './zoneClock.js';
+import { zoneClock } from '../clock/zoneClock.js';
 
 /** What a probe can read, °C: colder no freezer is, hotter no smoker. */
 export const PROBE_RANGE_C = { min: -40, max: 350 } as const;

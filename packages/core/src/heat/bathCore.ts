@@ -5,7 +5,7 @@ import { lately } from '../units/lately.js';
 import { requireReadings, type TimedReading } from '../safety/coreReadings.js';
 
 /** A bath proves a core where it is so hot, °C, and read so often, s [M: docs/science.md, “Safe by temperature”]. */
-export const LEAST_BATH_C = 55;
+const LEAST_BATH_C = 55;
 const BATH_GAP_S = 12 * 3600;
 /** The core comes so near to the water, °C. */
 const UNDER_BATH_C = 0.5;

@@ -127,7 +127,7 @@ const MOST_SPREADS = 4.5;
 const within = (x: number, most: number): number => Math.max(-most, Math.min(most, x));
 
 /** Some of many readings, evenly over the time, the last among them. */
-export function thinned(readings: readonly TimedReading[]): TimedReading[] {
+function thinned(readings: readonly TimedReading[]): TimedReading[] {
   const [first, last] = [readings[0], readings.at(-1)];
   if (first === undefined || last === undefined || readings.length <= MOST_COMPARED) return [...readings];
   const each = (last.s - first.s) / (MOST_COMPARED - 1);

@@ -33,8 +33,8 @@ export const READY_MIX: CureMix = { name: 'Ready mix', nitritePercent: 0.5, nitr
 export const NO_CURE: CureMix = { name: 'No cure', nitritePercent: 0, nitratePercent: 0, saltPercent: 0 };
 
 /** Sodium nitrite itself, which no kitchen should hold, and saltpetre, KNO3, as the NaNO3 that it amounts to (85.0 ÷ 101.1). */
-export const SODIUM_NITRITE: CureMix = { name: 'Sodium nitrite', nitritePercent: 100, nitratePercent: 0, saltPercent: 0 };
-export const SALTPETRE: CureMix = { name: 'Saltpetre', nitritePercent: 0, nitratePercent: 84.1, saltPercent: 0 };
+const SODIUM_NITRITE: CureMix = { name: 'Sodium nitrite', nitritePercent: 100, nitratePercent: 0, saltPercent: 0 };
+const SALTPETRE: CureMix = { name: 'Saltpetre', nitritePercent: 0, nitratePercent: 84.1, saltPercent: 0 };
 
 /** The mixes behind the names of ingredients. */
 export const CURE_MIXES: Readonly<Record<string, CureMix>> = {

@@ -1,5 +1,5 @@
-import { HANDBOOK_DIFFUSIVITY } from '../process/cureCourse.js';
-import type { Diffusivity } from '../process/batchDesign.js';
+import { HANDBOOK_DIFFUSIVITY } from '../batch/cureCourse.js';
+import type { Diffusivity } from '../log/batchDesign.js';
 import { InputError } from '../inputError.js';
 import { CUT_FACE_NODES } from './cutFace.js';
 

@@ -1,6 +1,6 @@
 import { COLOURED_PPM } from '../course/pullWindow.js';
 import { sectionAt } from '../course/sectionAt.js';
-import type { CureCourse } from '../process/cureCourse.js';
+import type { CureCourse } from '../batch/cureCourse.js';
 import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { HANDBOOK_DIFFUSIVITY, type CureCourse } from '../process/cureCourse.js';
+import { HANDBOOK_DIFFUSIVITY, type CureCourse } from '../batch/cureCourse.js';
 import { COLOURED_PPM } from '../course/pullWindow.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { processFor } from '../process/processes.js';
-import type { BatchRecord } from '../process/replay.js';
-import { usualDesign } from '../process/usualDesign.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { processFor } from '../recipes/processes.js';
+import type { BatchRecord } from '../batch/batchState.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 import type { Section } from '../section/section.js';
 import { calibrate, depthAt } from './calibrate.js';
 import { colouredDepth, CUT_FACE_NODES, cutFaceDepths, ringDepth } from './cutFace.js';

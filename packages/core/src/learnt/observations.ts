@@ -1,6 +1,7 @@
-import { cureCourse, type CureCourse } from '../process/cureCourse.js';
+import { cureCourse, type CureCourse } from '../batch/cureCourse.js';
 import { sectionAt } from '../course/sectionAt.js';
-import { replay, type BatchRecord } from '../process/replay.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
 import { thicknessMm } from '../section/section.js';
 import { cutFaceDepths } from './cutFace.js';
 import { VERDICTS, type Verdict } from './tasteTarget.js';

@@ -1,11 +1,12 @@
 import { pieceReleases } from './pieceReleases.js';
 import { ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
-import { checkEntry } from '../process/checkEntry.js';
-import type { EntryDraft } from '../process/entryFault.js';
-import { usualProgram } from '../process/cookPrograms.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { replay, type BatchRecord } from '../process/replay.js';
+import { checkEntry } from '../check/checkEntry.js';
+import type { EntryDraft } from '../log/entryFault.js';
+import { usualProgram } from '../recipes/cookPrograms.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
 const { done, entries, pit } = onTheFire(START);

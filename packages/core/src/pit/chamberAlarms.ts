@@ -18,8 +18,8 @@ export interface PitAlarm {
 }
 
 /** The chamber may lie so far beside its program, °C, for so long, before somebody is called, s [M]. */
-export const DRIFT_C = 12;
-export const DRIFT_S = 900;
+const DRIFT_C = 12;
+const DRIFT_S = 900;
 /** It takes so long to come to a new setting, s [T]. */
 const SETTLES_S = 2700;
 /** A door: so far down within so long; over when half of it is back. */

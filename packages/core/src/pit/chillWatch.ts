@@ -1,8 +1,8 @@
 import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import type { CookPhase } from '../heat/cookPhase.js';
-import { lastWeightG } from '../process/batchFacts.js';
-import type { Process } from '../process/process.js';
-import type { BatchState } from '../process/replay.js';
+import { lastWeightG } from '../batch/batchFacts.js';
+import type { Process } from '../recipes/process.js';
+import type { BatchState } from '../batch/batchState.js';
 import { doubtOf } from '../safety/thermometerDoubt.js';
 import { chillGrowth, growthWords, type ChillGrowth } from '../safety/chillGrowth.js';
 import { coolingGates, type CoolingRule, type GatePassage } from '../safety/coolingGates.js';

@@ -3,7 +3,7 @@ import { COME_UP, type ComeUp } from '../safety/comeUpHours.js';
 import type { PitAlarm } from './chamberAlarms.js';
 
 /** So near the target the cook is told, °C [T]. */
-export const NEAR_C = 3;
+const NEAR_C = 3;
 /** A core stands where it rises by less than so much an hour while it is looked at for so long, s. */
 const STALL_C_PER_H = 3;
 const STALL_S = 2700;

@@ -1,7 +1,7 @@
 import type { TimedReading } from '../safety/coreReadings.js';
 
 /** A probe may lie so much higher than the lowest place of a check and still be believed, °C [M]. */
-export const BELIEVED_C = 1;
+const BELIEVED_C = 1;
 
 /** What a check says of a probe: seconds after the meat went on. */
 export interface ProbeCheck {

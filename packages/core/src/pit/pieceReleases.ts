@@ -1,11 +1,11 @@
-import type { BatchRecord, BatchState } from '../process/replay.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import type { GateState } from '../safety/coolingGates.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import { chillWatch } from './chillWatch.js';
 import { pitWatch, type ChannelReadings, type PieceWatch } from './pitWatch.js';
 
 /** What was read shows that it is done, shows that it is not, or does neither. */
-export type Shown = 'met' | 'notMet' | 'notShown';
+type Shown = 'met' | 'notMet' | 'notShown';
 
 /** What a piece may be called, by its own cure and its own readings: of another piece nothing releases it. */
 export interface PieceRelease {

@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { DEVICE, every, ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
-import { checkEntry } from '../process/checkEntry.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { requireProgram } from '../process/cookProgram.js';
-import { usualProgram } from '../process/cookPrograms.js';
-import { pitEventFaults, type PitEvent } from '../process/pitEvent.js';
-import { processFor } from '../process/processes.js';
-import { replay } from '../process/replay.js';
-import { usualDesign } from '../process/usualDesign.js';
+import { checkEntry } from '../check/checkEntry.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { requireProgram } from '../recipes/cookProgram.js';
+import { usualProgram } from '../recipes/cookPrograms.js';
+import { pitEventFaults } from '../check/pitEventFaults.js';
+import type { PitEvent } from '../log/pitEvent.js';
+import { processFor } from '../recipes/processes.js';
+import { replay } from '../batch/replay.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 import { phasesOf, pitLog, programOf, spansOf } from './pitLog.js';
 import { pitWatch, type ChannelReadings } from './pitWatch.js';
 

@@ -1,4 +1,4 @@
-import type { TendingAct } from '../process/pitEvent.js';
+import type { TendingAct } from '../log/pitEvent.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import type { PitLog } from './pitLog.js';
 

@@ -1,8 +1,9 @@
-import { cookPhases, type CookProgram } from '../process/cookProgram.js';
-import { CHAMBER, type Probe, type TendingAct } from '../process/pitEvent.js';
-import { PROCESSES } from '../process/processes.js';
-import type { Process } from '../process/process.js';
-import type { BatchState } from '../process/replay.js';
+import { cookPhases } from '../recipes/cookProgram.js';
+import type { CookProgram } from '../log/cookProgram.js';
+import { type Probe, type TendingAct } from '../log/pitEvent.js';
+import { PROCESSES } from '../recipes/processes.js';
+import type { Process } from '../recipes/process.js';
+import type { BatchState } from '../batch/batchState.js';
 import type { CookPhase } from '../heat/cookPhase.js';
 
 /** A check with an instant-read thermometer: the lowest place decides. */
@@ -154,5 +155,3 @@ export function channelsOf(hung: PitLog['hung']): { device: string; channel: num
   const seen = new Map(hung.flatMap(({ probes }) => probes.map(({ device, channel }) => [`${device}:${channel}`, { device, channel }] as const)));
   return [...seen.values()];
 }
-
-export const isChamber = (probe: Probe): boolean => probe.reads === CHAMBER;

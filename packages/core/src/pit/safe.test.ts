@@ -1,8 +1,8 @@
 import { forecastCore, type ForecastCoreParams } from '../heat/forecastCore.js';
-import { checkEntry } from '../process/checkEntry.js';
-import type { LogEntry } from '../process/logEntry.js';
-import { processFor } from '../process/processes.js';
-import { replay } from '../process/replay.js';
+import { checkEntry } from '../check/checkEntry.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { processFor } from '../recipes/processes.js';
+import { replay } from '../batch/replay.js';
 import { every, ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
 import type { TimedReading } from '../safety/coreReadings.js';

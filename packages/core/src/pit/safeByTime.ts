@@ -4,7 +4,7 @@ import { fromFahrenheit } from '../safety/fahrenheit.js';
 import type { PieceWatch, PitWatch } from './pitWatch.js';
 
 /** Whole-muscle pork and beef: 145 °F exactly, and rested so long [P: USDA consumer guidance, value from memory]. */
-export const WHOLE_MUSCLE = { C: fromFahrenheit(145), restS: 180 } as const;
+const WHOLE_MUSCLE = { C: fromFahrenheit(145), restS: 180 } as const;
 
 /** A rule by which a piece is safe or not, and how far it has come. Times in s after the meat went on. */
 export interface SafetyClock {

@@ -1,4 +1,4 @@
-import type { LogEntry } from '../process/logEntry.js';
+import type { LogEntry } from '../log/logEntry.js';
 import { ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
 import { takenBack } from './takenBack.js';

@@ -1,10 +1,11 @@
-import type { LogEntry } from '../process/logEntry.js';
-import { replay, type BatchRecord } from '../process/replay.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord } from '../batch/batchState.js';
 import { chillWatch } from './chillWatch.js';
 import { pitWatch, type ChannelReadings } from './pitWatch.js';
 
 /** What a piece has shown: heat, cure in its middle, first and second chill gate. */
-export type ShownOf = 'heat' | 'reach' | 'gate-1' | 'gate-2';
+type ShownOf = 'heat' | 'reach' | 'gate-1' | 'gate-2';
 
 /** A verdict that stood as met once, and does not any more. */
 export interface TakenBack {

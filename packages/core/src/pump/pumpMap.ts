@@ -3,7 +3,7 @@ import { requireNumber } from '../units/require.js';
 import { rowOf, sidesOf } from './pumpPlan.js';
 
 /** One needle in the section: mm from the middle of the piece, x to the right, y up. */
-export interface NeedleSite {
+interface NeedleSite {
   xMm: number;
   /** where the needle goes in */
   entryYMm: number;

@@ -21,7 +21,7 @@ export interface ChillGrowthParams {
 }
 
 /** More than this is not to be had by slow cooling, log10 [P: FSIS Appendix B, for Clostridium perfringens; value from memory]. */
-export const MOST_GROWTH_LOG10 = 1;
+const MOST_GROWTH_LOG10 = 1;
 
 /**
  * Growth rate of Clostridium perfringens in cooked meat without salt: square root of 1/h, by temperature [P: Ratkowsky's extended

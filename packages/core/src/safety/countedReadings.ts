@@ -2,7 +2,7 @@ import { thicknessMm, type Section } from '../section/section.js';
 import type { TimedReading } from './coreReadings.js';
 
 /** Why a reading is kept and not counted. */
-export type WhyNotCounted =
+type WhyNotCounted =
   /** further from the one before it than any core moves */
   | 'jump'
   /** colder or hotter than all that is around it */

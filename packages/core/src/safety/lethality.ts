@@ -81,7 +81,7 @@ const SECONDS: readonly (readonly [F: number, seconds: number])[] = [
 ];
 export const LETHALITY_TABLE: readonly (readonly [F: number, seconds: number])[] = [...MINUTES.map(([F, minutes]) => [F, minutes * 60] as const), ...SECONDS];
 /** What a sum of 1 stands for, log Salmonella. */
-export const LETHALITY_LOG = 6.5;
+const LETHALITY_LOG = 6.5;
 /** From here on it is done at once, °F. */
 const AT_ONCE_F = 158;
 export const FSIS_TABLE: LethalityTable = {

@@ -1,7 +1,7 @@
 import { InputError } from '../inputError.js';
 import type { SchedulableBatch } from './scheduleTypes.js';
 
-export const MOST_BATCHES = 1000;
+const MOST_BATCHES = 1000;
 const MOST_STEPS = 200;
 const MOST_H = 24 * 366;
 

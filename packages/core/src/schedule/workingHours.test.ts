@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addDays, instantOf, localDay, offsetMinutes } from './localTime.js';
+import { addDays, instantOf, localDay, offsetMinutes } from '../clock/localTime.js';
 import { requireHours, workSpans, type WorkingHours } from './workingHours.js';
 
 const hours: WorkingHours = {

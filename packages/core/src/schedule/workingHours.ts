@@ -1,6 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
-import { addDays, instantOf, localDay } from './localTime.js';
+import { addDays, instantOf, localDay } from '../clock/localTime.js';
 
 /** When somebody is there to do a job, by the clocks of the house. */
 export interface WorkingHours {

@@ -2,7 +2,7 @@ import { InputError } from '../inputError.js';
 import { requireNumber, requireThing } from '../units/require.js';
 
 /** The cross-section of a piece at its thickest, mm. */
-export type SectionShape =
+type SectionShape =
   | { shape: 'slab'; thicknessMm: number }
   | { shape: 'round'; diameterMm: number }
   | { shape: 'ellipse'; widthMm: number; heightMm: number }

@@ -1,6 +1,6 @@
 import type { ChannelReadings } from '../pit/pitWatch.js';
-import type { LogEntry, PitEntry } from '../process/logEntry.js';
-import type { PitEvent } from '../process/pitEvent.js';
+import type { LogEntry, PitEntry } from '../log/logEntry.js';
+import type { PitEvent } from '../log/pitEvent.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import { loggedFrom } from './logged.js';
 import { begunFrom } from './loin.js';

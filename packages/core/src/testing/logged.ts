@@ -1,4 +1,4 @@
-import type { DoneEntry, StepValues } from '../process/logEntry.js';
+import type { DoneEntry, StepValues } from '../log/logEntry.js';
 
 const HOUR_MS = 3_600_000;
 

@@ -1,7 +1,7 @@
-import type { LogEntry } from '../process/logEntry.js';
-import { processFor } from '../process/processes.js';
-import type { BatchRecord } from '../process/replay.js';
-import { usualDesign } from '../process/usualDesign.js';
+import type { LogEntry } from '../log/logEntry.js';
+import { processFor } from '../recipes/processes.js';
+import type { BatchRecord } from '../batch/batchState.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 import { loggedFrom } from './logged.js';
 
 /** For tests: a usual loin that begins at `start`, ms, with what is logged of it. */

@@ -9,7 +9,7 @@ export interface CheckPoint {
 }
 
 /** A thermometer that is further off is not corrected but thrown out, °C; most houses go by 1 °C [T]. */
-export const MOST_OFF_C = 3;
+const MOST_OFF_C = 3;
 /** Two thermometers agree when they are no further apart, °C [T]. */
 export const FINE_OFF_C = 0.5;
 /** The same for a hydrometer, in its own degrees. */

@@ -1,11 +1,11 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from './require.js';
 
-export type MassUnit = 'g' | 'kg' | 'oz' | 'lb';
-export type VolumeUnit = 'mL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'flozUS' | 'ptUS' | 'qtUS' | 'galUS' | 'flozImp' | 'ptImp' | 'qtImp' | 'galImp';
-export type LengthUnit = 'mm' | 'cm' | 'in';
-export type TemperatureUnit = 'C' | 'F';
-export type TimeUnit = 's' | 'min' | 'h' | 'd';
+type MassUnit = 'g' | 'kg' | 'oz' | 'lb';
+type VolumeUnit = 'mL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'flozUS' | 'ptUS' | 'qtUS' | 'galUS' | 'flozImp' | 'ptImp' | 'qtImp' | 'galImp';
+type LengthUnit = 'mm' | 'cm' | 'in';
+type TemperatureUnit = 'C' | 'F';
+type TimeUnit = 's' | 'min' | 'h' | 'd';
 export type Unit = MassUnit | VolumeUnit | LengthUnit | TemperatureUnit | TimeUnit;
 
 type Kind = 'mass' | 'volume' | 'length' | 'temperature' | 'time';

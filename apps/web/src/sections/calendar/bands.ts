@@ -2,7 +2,7 @@ import { STATIONS, sum, type Station } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
 
 /** A batch at a station, ms from and to. */
-export interface Band {
+interface Band {
   station: Station;
   from: number;
   to: number;

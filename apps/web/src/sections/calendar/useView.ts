@@ -3,7 +3,7 @@ import { useCallback, useState } from 'react';
 
 /** How many days are shown, from near to far. */
 export const SPANS = { '7': 'Week', '21': 'Three weeks', '84': 'Season' } as const;
-export type Span = keyof typeof SPANS;
+type Span = keyof typeof SPANS;
 const NEAR_TO_FAR = Object.keys(SPANS) as Span[];
 const FURTHEST_DAYS = 366;
 

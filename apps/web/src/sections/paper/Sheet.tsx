@@ -7,7 +7,7 @@ const SIZE = 'bunkhouse.paper';
 export type PaperSize = 'A4' | 'letter';
 
 /** What page the printer holds: kept on this device. */
-export function usePaperSize(): [PaperSize, (size: PaperSize) => void] {
+function usePaperSize(): [PaperSize, (size: PaperSize) => void] {
   const [size, setSize] = useState<PaperSize>(() => (localStorage.getItem(SIZE) === 'letter' ? 'letter' : 'A4'));
   return [
     size,

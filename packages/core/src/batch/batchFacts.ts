@@ -1,0 +1,243 @@
+import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
+import { equilibriumBrine } from '../brine/equilibriumBrine.js';
+import { pickle, type NitriteTarget, type Pickle } from '../brine/pickle.js';
+import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
+import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
+import { rulesOf } from '../cure/judgeNitrite.js';
+import { nitriteLimit } from '../cure/ruleSet.js';
+import { nitriteFraction } from '../ingredients/cureMix.js';
+import { LEAN_DIFFUSIVITY, pieceUptake, uptakeFromBath } from '../section/uptake.js';
+import { isByTheClock } from './design.js';
+import type { BatchDesign, Piece } from '../log/batchDesign.js';
+import type { StepValues } from '../log/logEntry.js';
+import { greenAt, type PieceFact } from './pieces.js';
+
+export type BrineId = 'brine' | 'pickle' | 'cover';
+
+export const BRINE_NAMES: Record<BrineId, string> = { brine: 'Brine', pickle: 'Pump pickle', cover: 'Cover brine' };
+
+/** Which step weighs which brine. */
+export const MIX_STEP_BRINE: Readonly<Record<string, BrineId>> = { mix: 'brine', 'mix-pickle': 'pickle', 'mix-cover': 'cover' };
+
+/** A brine to be mixed, or as it was. */
+export interface SheetBrine extends BrineWeights {
+  id: BrineId;
+  brineG: number;
+  /** ascorbate or erythorbate, g; where it is planned */
+  acceleratorG?: number;
+  /** true once it was weighed out */
+  weighed: boolean;
+}
+
+/** Before and after one pumping of a piece, g. */
+interface Pumping {
+  beforeG: number;
+  pumpedG: number;
+}
+
+/** What is known of the meat and the brine: as weighed, else as planned. */
+export interface BatchFacts {
+  /** what each piece weighed at first */
+  firstGreenG: Record<string, number>;
+  /** what lies in the brine, or lay in it: parts that went and pieces that left before are not counted */
+  greenG: Record<string, number>;
+  /** green weight of what is here now: what a yield is counted of */
+  keptGreenG: Record<string, number>;
+  /** what was cut away, all of it */
+  trimmedOffG: number;
+  /** how long it lies or lay in the brine, h: planned until it is pulled, or longer where it lies longer */
+  lyingH: number;
+  greenWeighed: boolean;
+  /** whether meat and brine have met: what is mixed then is no longer weighed anew */
+  isInBrine: boolean;
+  brines: SheetBrine[];
+  /** by piece code, in order of time */
+  pumpings: Record<string, Pumping[]>;
+  /** whether another pumping is still planned */
+  repumpOpen: boolean;
+  pulledG: Record<string, number>;
+  /** weighed in the drying, g */
+  driedG: Record<string, number>;
+  packedG: number | null;
+  /** what pieces that left while they cured took along, as so much meat that was even, g: the brine is not for the others alone */
+  carriedOffG: number;
+}
+
+/** The pieces that lie in the brine, or lay in it. */
+export const inBrine = (pieces: readonly Piece[], { greenG }: BatchFacts): Piece[] => pieces.filter(({ code }) => greenG[code] !== undefined);
+
+/** What a piece weighs by its last weight, g: dried, else pulled, else green; of a piece that was cut, its part. */
+export function lastWeightG({ driedG, pulledG, greenG, keptGreenG }: BatchFacts, { code, greenG: ownG }: Piece): number {
+  const weighed = driedG[code] ?? pulledG[code];
+  const lay = greenG[code];
+  return weighed === undefined || lay === undefined || lay === 0 ? ownG : (weighed * (keptGreenG[code] ?? lay)) / lay;
+}
+
+/** What the steps that are closed measured, by step id. */
+export type StepRecords = ReadonlyMap<string, StepValues>;
+
+/** What happened to pieces beside the steps, and until when it changed what the brine is for, ms. */
+interface Happened {
+  facts: readonly PieceFact[];
+  untilMs: number;
+  /** see `lyingH` of the facts; as planned when not given */
+  lyingH?: number;
+}
+const NOTHING: Happened = { facts: [], untilMs: Infinity };
+
+/** Gathers the facts of a batch from its design and what its closed steps measured. */
+export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen: boolean, happened: Happened = NOTHING): BatchFacts {
+  const byPiece = (step: string, name: string) => perPiece(design.pieces, records.get(step), name);
+  const weighed = byPiece('weigh', 'greenG');
+  const firstGreenG = Object.fromEntries(design.pieces.map((piece) => [piece.code, weighed[piece.code] ?? piece.greenG]));
+  // A piece that is thrown out of the tub leaves the brine to the others: what it would have taken up counts for them.
+  const greenG = greenAt(
+    firstGreenG,
+    happened.facts.filter(({ at, event }) => at <= happened.untilMs || (event.act === 'dropped' && !records.has('pull'))),
+  );
+  const cut = happened.facts.filter(({ event }) => event.act === 'split' || event.act === 'joined' || event.act === 'dropped');
+  const keptGreenG = greenAt(firstGreenG, [...happened.facts.filter(({ at }) => at <= happened.untilMs), ...cut.filter(({ at }) => at > happened.untilMs)]);
+  const first = byPiece('pump', 'pumpedG');
+  const before = byPiece('repump', 'beforeG');
+  const after = byPiece('repump', 'pumpedG');
+  const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
+  const packed = records.get('pack')?.packedG;
+  const brines = mixingSheet(design, sum(greenG))
+    .map((brine) => ({ ...brine, ...acceleratorOf(brine, design) }))
+    .map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records));
+  return {
+    firstGreenG,
+    greenG,
+    keptGreenG,
+    trimmedOffG: happened.facts.reduce((g, { event }) => g + ('offG' in event ? (event.offG ?? 0) : 0), 0),
+    lyingH: happened.lyingH ?? design.cureDays * 24,
+    greenWeighed: records.has('weigh'),
+    isInBrine: records.has('meat-in'),
+    brines,
+    carriedOffG: records.has('pull') ? 0 : carriedOffG(design, firstGreenG, sum(greenG), brines, happened),
+    pumpings,
+    repumpOpen,
+    pulledG: byPiece('pull', 'pulledG'),
+    driedG: byPiece('pellicle', 'driedG'),
+    packedG: typeof packed === 'number' ? packed : null,
+  };
+}
+
+/** What pieces took up that were thrown out of the tub on the way, as meat that is even. */
+function carriedOffG(design: BatchDesign, firstGreenG: Record<string, number>, leftG: number, brines: readonly SheetBrine[], happened: Happened): number {
+  const bathG = brines.find(({ id }) => id !== 'pickle')?.brineG ?? 0;
+  if (bathG <= 0) return 0;
+  return happened.facts.reduce((sum, { at, event }) => {
+    if (event.act !== 'dropped' || at <= happened.untilMs) return sum;
+    const piece = design.pieces.find(({ code }) => code === event.piece);
+    const massG = firstGreenG[event.piece] ?? 0;
+    if (piece === undefined || massG <= 0) return sum;
+    const meatPerBath = (leftG + massG) / bathG;
+    const share = uptakeFromBath({ ...piece, massG }, (at - happened.untilMs) / HOUR_MS, meatPerBath) * (1 + meatPerBath);
+    return sum + massG * Math.min(1, share);
+  }, 0);
+}
+
+const HOUR_MS = 3_600_000;
+
+/**
+ * The brines to mix for so much meat, in grams.
+ *
+ * @throws InputError when strength, pump and target contradict each other
+ */
+function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
+  const { school, saltPercent, sugarPercent, nitritePpm, cure } = design;
+  if (school.kind === 'equilibrium' && school.strongSaltPercent !== undefined) {
+    const brine = strongPickle(design, greenG, school.waterG, school.strongSaltPercent);
+    return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
+  }
+  if (school.kind === 'equilibrium') {
+    const brine = equilibriumBrine({ meatG: greenG, waterG: school.waterG, saltPercent, sugarPercent, nitritePpm, cure });
+    return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
+  }
+  const { pickle, cover } = pumpAndCoverBrines({
+    meatG: greenG,
+    coverWaterG: school.waterG,
+    pumpPercent: school.pumpPercent + school.repumpPercent,
+    pickleSaltPercent: school.pickleSaltPercent,
+    saltPercent,
+    sugarPercent,
+    nitritePpm,
+    cure,
+  });
+  return [
+    { id: 'pickle', waterG: pickle.waterG, ...pick(pickle), brineG: pickle.brineG, weighed: false },
+    { id: 'cover', waterG: cover.waterG, ...pick(cover), brineG: cover.brineG, weighed: false },
+  ];
+}
+
+/**
+ * A strong pickle to be left in time. What 10 % pick-up would allow is far more than a piece takes up in days, so the dose is the one at
+ * which the model's figure of the piece that takes up fastest comes to the target at the pull as planned, and never more than pick-up allows.
+ */
+function strongPickle(
+  { pieces, cureDays, nitritePpm: ppm, sugarPercent, cure, diffusivity }: BatchDesign,
+  meatG: number,
+  waterG: number,
+  saltPercentOfBrine: number,
+): Pickle {
+  const of = (target: NitriteTarget) => pickle({ waterG, saltPercentOfBrine, sugarPercentOfBrine: sugarPercent, cure, target });
+  const taken = 100 * Math.max(...pieces.map((piece) => pieceUptake({ ...piece, massG: piece.greenG }, cureDays * 24, diffusivity?.value ?? LEAN_DIFFUSIVITY)));
+  const byPickUp = of({ ppm, basis: 'pickUp' });
+  const endless = of({ ppm, basis: 'pickUp', pickUpPercent: Math.max(USUAL_PICK_UP_PERCENT, taken) });
+  const even = of({ ppm, basis: 'equilibrium', meatG });
+  const byModel = endless.cureG > even.cureG ? endless : even;
+  return byModel.cureG < byPickUp.cureG ? byModel : byPickUp;
+}
+
+const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ saltG, sugarG, cureG });
+
+/**
+ * A brine whose cure can be weighed: down to a step of its scale that stays under the limit even where the other lines are weighed half
+ * a step short. So where floor and limit are one, as for a belly in the US, the sheet never leads over it. Further from the limit
+ * nothing is changed.
+ */
+function weighable(brine: SheetBrine, design: BatchDesign, meatG: number): SheetBrine {
+  const step = design.cureScaleStepG;
+  if (brine.cureG < step || isByTheClock(design.school)) return brine;
+  const skinOn = design.pieces.some(({ section }) => section.closedSide !== undefined);
+  const limit = nitriteLimit(rulesOf(design.ruleSet, design.house), design.product, 'immersion', skinOn);
+  const shareOf = brine.id === 'brine' ? brine.brineG + meatG : brine.brineG;
+  const mostG = (brine.cureG * (limit / design.nitritePpm) * (shareOf - HALF_STEPS * design.meatScaleStepG)) / shareOf;
+  const nearestG = Math.round(brine.cureG / step) * step;
+  if (design.nitritePpm > limit || Math.max(nearestG, brine.cureG) <= mostG) return brine;
+  const weights = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: Number((Math.floor(mostG / step) * step).toFixed(6)) };
+  return { ...brine, ...weights, brineG: brineWeight(weights) };
+}
+
+/** It goes the way of the nitrite: as much of it for each gram of that as of the meat's share. */
+const acceleratorOf = ({ cureG }: SheetBrine, { acceleratorPpm = 0, nitritePpm, cure }: BatchDesign): Pick<SheetBrine, 'acceleratorG'> =>
+  acceleratorPpm > 0 && nitritePpm > 0 ? { acceleratorG: (cureG * nitriteFraction(cure) * acceleratorPpm) / nitritePpm } : {};
+
+/** Half a step each of water, salt and sugar. */
+const HALF_STEPS = 1.5;
+
+function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
+  const step = Object.keys(MIX_STEP_BRINE).find((id) => MIX_STEP_BRINE[id] === planned.id);
+  const values = step === undefined ? undefined : records.get(step);
+  if (values === undefined) return planned;
+  const g = (name: keyof BrineWeights) => (typeof values[name] === 'number' ? values[name] : planned[name]);
+  const weights = { waterG: g('waterG'), saltG: g('saltG'), sugarG: g('sugarG'), cureG: g('cureG') };
+  // What nobody weighed is not in it.
+  const acceleratorG = planned.acceleratorG === undefined ? {} : { acceleratorG: typeof values.acceleratorG === 'number' ? values.acceleratorG : 0 };
+  return { id: planned.id, ...weights, ...acceleratorG, brineG: brineWeight(weights), weighed: true };
+}
+
+function perPiece(pieces: readonly Piece[], values: StepValues | undefined, name: string): Record<string, number> {
+  const found: Record<string, number> = {};
+  for (const { code } of pieces) {
+    const value = values?.[`${name}:${code}`];
+    if (typeof value === 'number') found[code] = value;
+  }
+  return found;
+}
+
+const pumping = (beforeG: number | undefined, pumpedG: number | undefined): Pumping[] =>
+  beforeG === undefined || pumpedG === undefined ? [] : [{ beforeG, pumpedG }];
+
+export const sum = (byPiece: Record<string, number>): number => Object.values(byPiece).reduce((a, b) => a + b, 0);

@@ -1,0 +1,71 @@
+import { rulesOf } from '../cure/judgeNitrite.js';
+import { CURED_PPM } from '../cure/ruleSet.js';
+import { isByTheClock } from './design.js';
+import { inBrine, sum } from './batchFacts.js';
+import type { BatchRecord, PieceCure, NotCuredFor } from './batchState.js';
+import { lately } from '../units/lately.js';
+import { cureCourse, HANDBOOK_DIFFUSIVITY, type CourseState } from './cureCourse.js';
+import { COLOURED_AT_PPM, reachAtPull, type PieceReach, type ReachAtPullParams } from '../diffusion/reachAtPull.js';
+
+/** What was taken up counts to this share of the dose where the meat is slow [M]. */
+const SLOW_SHARE = 0.75;
+
+const reached = lately((p: ReachAtPullParams): PieceReach[] => reachAtPull(p), 256);
+
+/**
+ * Every piece that lies in the brine, or lay in it, judged from what was logged: as planned before, as it was after the pull, rested until
+ * the fire. The even figure holds for nothing that is pulled before it is even.
+ */
+export function curedPieces(record: BatchRecord, state: CourseState): PieceCure[] {
+  const { design, facts, figures } = state;
+  const pieces = inBrine(design.pieces, facts);
+  const { meatIn, fire } = hoursOf(state);
+  if (design.nitritePpm <= 0 || pieces.length === 0) return pieces.map(({ code }) => ({ ...NO_CURE_AT_ALL, code, lainDays: facts.lyingH / 24 }));
+  const wanted = rulesOf(design.ruleSet, design.house).curedPpm ?? CURED_PPM;
+  const diffusivity = design.diffusivity ?? HANDBOOK_DIFFUSIVITY;
+  return pieces.flatMap((piece) => {
+    const course = cureCourse(record, state, piece.code);
+    const [reach] = reached({
+      pieces: [{ code: piece.code, section: piece.section, lengthMm: piece.lengthMm, massG: facts.greenG[piece.code] ?? piece.greenG }],
+      vessel: { meatG: sum(facts.greenG) },
+      stages: course.stages.nitrite,
+      diffusivity: { low: diffusivity.low, typical: diffusivity.value, high: diffusivity.high },
+      pullH: course.pullH,
+      ...(fire === null ? {} : { fireH: Math.round(((fire - course.startsAt) / HOUR_MS) * 4) / 4 }),
+    });
+    if (reach === undefined) return [];
+    const dose = isByTheClock(design.school) ? reach.meanPpm.typical : figures.nitrite.applies.value;
+    const why: NotCuredFor | null =
+      dose < wanted - 1e-6
+        ? 'dose'
+        : !reach.coloured
+          ? 'middle'
+          : reach.meanPpm.typical < wanted - 1e-6 || reach.meanPpm.low < SLOW_SHARE * wanted - 1e-6
+            ? 'mean'
+            : null;
+    const lainDays = Math.max(0, course.pullH - (meatIn === null ? 0 : (meatIn - course.startsAt) / HOUR_MS)) / 24;
+    return [{ ...reach, lainDays, isCured: why === null, isPale: why === null && reach.leastSlowPpm < COLOURED_AT_PPM, why }];
+  });
+}
+
+const HOUR_MS = 3_600_000;
+const NO_CURE_AT_ALL: Omit<PieceCure, 'code' | 'lainDays'> = {
+  leastPpm: 0,
+  leastSlowPpm: 0,
+  meanPpm: { low: 0, typical: 0, high: 0 },
+  atMostPpm: 0,
+  coloured: false,
+  colouredFromDay: null,
+  isCured: false,
+  isPale: false,
+  why: 'noCure',
+};
+
+/** When it went into the brine, and onto the fire, as logged or as planned, ms. */
+function hoursOf({ steps }: CourseState): { meatIn: number | null; fire: number | null } {
+  const at = (id: string) => {
+    const step = steps.find(({ spec }) => spec.id === id);
+    return step === undefined ? null : step.closing === null ? step.dueAt : Date.parse(step.closing.at);
+  };
+  return { meatIn: at('meat-in'), fire: at('meat-on') };
+}

@@ -1,0 +1,59 @@
+import type { Anchor, StepSpec } from '../steps/step.js';
+
+const HOUR_MS = 3_600_000;
+
+/** What is known of a step when its time is worked out. */
+export interface StepFact {
+  /** ms; when it was done or left out */
+  closedAt?: number;
+  /** ms; when a look that left it open asks for the next */
+  againAt?: number;
+}
+
+/** Jobs planned for an instant, ISO, by step, and the fewest days that a cure may be cut to by it. */
+export interface CalendarWord {
+  stepAt?: Readonly<Record<string, string>>;
+  leastCureDays?: number;
+}
+
+/**
+ * When each step falls due, ms since the epoch, by id: after its anchor, and not before the steps that it needs. A step that was
+ * done counts from when it really was; one that is late pushes what follows it to now.
+ *
+ * @param steps in the order of the work
+ * @param calendar what the Calendar has planned: it holds in place of the usual hours
+ */
+export function stepTimes(
+  steps: readonly StepSpec[],
+  startsAt: number,
+  cureDays: number,
+  facts: ReadonlyMap<string, StepFact>,
+  now: number,
+  calendar: CalendarWord = {},
+): Map<string, number> {
+  const planned = calendar.stepAt ?? {};
+  const due = new Map<string, number>();
+  const from = (id: string): number => {
+    if (id === 'start') return startsAt;
+    return facts.get(id)?.closedAt ?? Math.max(due.get(id) ?? startsAt, now);
+  };
+  for (const step of steps) {
+    const word = Object.hasOwn(planned, step.id) ? Date.parse(planned[step.id] ?? '') : Number.NaN;
+    const anchor = from(step.after.step);
+    // The Calendar’s word was given for what was planned before it: where that slips, the least that must lie between them still does.
+    const wished = Number.isFinite(word) ? Math.max(word, anchor + leastMs(step, calendar.leastCureDays ?? cureDays)) : anchor + afterMs(step.after, cureDays);
+    due.set(step.id, facts.get(step.id)?.againAt ?? Math.max(wished, ...step.needs.map(from)));
+  }
+  return due;
+}
+
+const afterMs = (after: Anchor, cureDays: number): number => ('h' in after ? after.h : after.cureShare * cureDays * 24) * HOUR_MS;
+
+function leastMs({ after, stretch }: StepSpec, leastCureDays: number): number {
+  if ('h' in after) return Math.min(after.h, stretch?.leastH ?? after.h) * HOUR_MS;
+  return after.cureShare === 1 ? afterMs(after, leastCureDays) : 0;
+}
+
+/** The plan as it was made: nothing done yet, nothing late. */
+export const plannedTimes = (steps: readonly StepSpec[], startsAt: number, cureDays: number, calendar: CalendarWord = {}): Map<string, number> =>
+  stepTimes(steps, startsAt, cureDays, new Map(), -Infinity, calendar);

@@ -1,0 +1,427 @@
+import { bathOf, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
+import { thicknessMm } from '../section/section.js';
+import { numberFault } from '../units/require.js';
+import { isByTheClock } from '../batch/design.js';
+import type { BatchDesign, Piece } from '../log/batchDesign.js';
+import { MIX_STEP_BRINE } from '../batch/batchFacts.js';
+import type { CoolingState } from '../batch/coreEvidence.js';
+import { attempt, reasonFault, withDraft, withoutAct } from './entryDraft.js';
+import type { EntryDraft, EntryFault } from '../log/entryFault.js';
+import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from '../steps/gates.js';
+import type { StepValues } from '../log/logEntry.js';
+import { lotDrawFaults } from './lotDrawFaults.js';
+import { pieceEventFaults } from './pieceEventFaults.js';
+import { piecesAt } from '../batch/pieces.js';
+import { pitEventFaults } from './pitEventFaults.js';
+import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
+import { slowSmokeFault } from '../batch/slowSmoke.js';
+import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
+import type { StepInput, StepSpec } from '../steps/step.js';
+
+type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
+
+const AHEAD_MS = 2 * 60_000;
+const HOUR_MS = 3_600_000;
+const REASON_LENGTH = 8;
+
+/**
+ * Checks an entry before it is written; an empty answer means that it may be. The form and the server ask the same question.
+ *
+ * @param now ms since the epoch
+ */
+export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number): EntryFault[] {
+  const state = replay(record, now);
+  const at = Date.parse(draft.at);
+  if (!Number.isFinite(at)) return [{ field: 'at', message: 'Give the time of it.' }];
+  if (at > now + AHEAD_MS) return [{ field: 'at', message: 'That time is still to come. Log it when it is done.' }];
+  switch (draft.kind) {
+    case 'note':
+      return reasonFault(draft.reason, 2, 'Write something.');
+    case 'pit':
+      return [
+        ...liveFault(state),
+        ...pitEventFaults(draft.event, piecesAt(state, at)),
+        ...(draft.event?.act === 'decided' ? reasonFault(draft.reason ?? '', REASON_LENGTH, 'Write what was decided, and by whom.') : []),
+      ];
+    case 'pieces':
+      return [...liveFault(state), ...pieceFaults(record, state, draft, at, now)];
+    case 'lot':
+      return [...liveFault(state), ...lotDrawFaults(draft.draw)];
+    case 'ended':
+      return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
+    case 'replanned':
+      return [...liveFault(state), ...reasonFault(draft.reason, 2, 'Write why the plan changes.'), ...replanFaults(record, state, draft, now)];
+    case 'withdrawn':
+      return [...withdrawalFault(record, state, draft.replaces, now), ...reasonFault(draft.reason, 2, 'Write why it is taken back.')];
+    case 'skipped':
+      return [...liveFault(state), ...stepFault(state, draft.stepId, (step) => skipFaults(step, state, draft, at))];
+    case 'done':
+      return [...liveFault(state), ...stepFault(state, draft.stepId, (step) => doneFaults(record, state, step, draft, at))];
+    case 'correction':
+      return correctionFaults(record, state, draft, at, now);
+    default:
+      return [{ field: 'kind', message: 'That is no kind of entry.' }];
+  }
+}
+
+/** What cannot be done to a piece. A piece that left has left: what that means for the others is found, and stops them later. */
+function pieceFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'pieces' }>, at: number, now: number): EntryFault[] {
+  const faults = pieceEventFaults(draft.event, state, at);
+  if (faults.length > 0) return faults;
+  const unsaid = draft.event.act === 'dropped' ? reasonFault(draft.reason, REASON_LENGTH, 'Write why the piece leaves the batch.') : [];
+  if (unsaid.length > 0) return unsaid;
+  const tried = attempt(() => replay(withDraft(record, draft), now), 'entry');
+  return 'fault' in tried ? [tried.fault] : [];
+}
+
+function liveFault(state: BatchState): EntryFault[] {
+  if (state.outcome === 'live') return [];
+  return [
+    {
+      field: 'entry',
+      message: state.outcome === 'finished' ? 'This batch is packed: its log is closed but for notes and corrections.' : 'This batch was thrown away.',
+    },
+  ];
+}
+
+function stepFault(state: BatchState, stepId: string, check: (step: StepState) => EntryFault[]): EntryFault[] {
+  const step = state.steps.find((candidate) => candidate.spec.id === stepId);
+  return step === undefined ? [{ field: 'stepId', message: 'This batch has no such step.' }] : check(step);
+}
+
+function skipFaults(step: StepState, state: BatchState, draft: { reason: string }, at: number): EntryFault[] {
+  if (!step.spec.skippable) return [{ field: 'stepId', message: `${step.spec.title} cannot be left out.` }];
+  return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why it is left out.')];
+}
+
+function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
+  const wrong = [...closedFault(step), ...orderFaults(step, state, at), ...valueFaults(step.spec, state, record, piecesAt(state, at), draft)];
+  if (wrong.length > 0) return wrong;
+  const refused = smokeFaults(record, state, step.spec);
+  if (refused.length > 0) return refused;
+  const impossible = impossibleFaults(step.spec, state, record, draft);
+  if (impossible.length > 0) return impossible;
+  return [...sealedFaults(record, state, step, draft, at), ...gateFaults(record, state, step, draft, at), ...doseFaults(record, state, step.spec, draft)];
+}
+
+const inputOf = (name: string, code: string, pieces: readonly Piece[]): string => (pieces.length === 1 ? name : `${name}:${code}`);
+
+/** A piece that lies sealed in a bath is done by its water; where that proves nothing, its core is read, or what was decided is written. */
+function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: StepState, draft: DoneDraft, at: number): EntryFault[] {
+  if (!isReadByBath(spec) || hasReason(draft.reason)) return [];
+  const bath = bathOf(state.standing, state.design, record.process, (id) => state.steps.find((step) => step.spec.id === id)?.closing);
+  const pieces = piecesAt(state, at);
+  const seen = readSoFar(spec, read, draft.values);
+  const isRead = (code: string) => Object.keys(seen).some((name) => name.startsWith('instant') && pieceRead(name, pieces) === code);
+  const halfRead = spec.inputs.find(
+    ({ name }) => name.startsWith('instant') && pieces.some(({ code }) => isRead(code) && seen[inputOf(name, code, pieces)] === undefined),
+  );
+  if (halfRead !== undefined)
+    return [{ field: 'reason', message: `${halfRead.label} is missing: a core that is read is read in three places. Read it, or write why not.` }];
+  // Several pieces stay open until each was read; one alone has nothing that keeps it open.
+  const [unproven] =
+    pieces.length > 1 && Object.keys(draft.values).length > 0 ? [] : pieces.filter((piece) => !isRead(piece.code) && !isDoneByBath(bath, piece, at));
+  return unproven === undefined
+    ? []
+    : [
+        {
+          field: 'reason',
+          message: `Piece ${unproven.code}: neither its core nor its water was read so that it is shown to be done. Read its core; or log its water at the start and at the end, at most 12 h apart and 55 °C or more; or write what was decided.`,
+        },
+      ];
+}
+
+function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
+  const weights = weightFaults(spec, state, state.design, draft.values);
+  return weights.length > 0 ? weights : replayFaults(record, draft);
+}
+
+/** Values that contradict what is known already: more salt than the water holds, a piece lighter after pumping than before. */
+function replayFaults(record: BatchRecord, draft: EntryDraft): EntryFault[] {
+  const tried = attempt(() => replay(withDraft(record, draft), Date.parse(draft.at)));
+  if ('value' in tried) return [];
+  const { field, message } = tried.fault;
+  const known = 'values' in draft && Object.hasOwn(draft.values, field);
+  return [{ field: known ? `values.${field}` : 'entry', message }];
+}
+
+function closedFault(step: StepState): EntryFault[] {
+  if (step.closing === null) return [];
+  const what = step.closing.kind === 'skipped' ? 'was already left out' : 'was already logged';
+  return [{ field: 'entry', message: `${step.spec.title} ${what}. Look at the ticket; a wrong entry is corrected there.` }];
+}
+
+/** Not before the steps that it needs, not after the steps that need it. */
+function orderFaults(step: StepState, state: BatchState, at: number): EntryFault[] {
+  const byId = new Map(state.steps.map((other) => [other.spec.id, other]));
+  for (const id of step.spec.needs) {
+    const needed = byId.get(id);
+    if (needed === undefined) continue;
+    if (needed.closing === null) return [{ field: 'entry', message: `${needed.spec.title} comes first and is not logged yet.` }];
+    if (at < Date.parse(needed.closing.at))
+      return [{ field: 'at', message: `That is before ${needed.spec.title.toLowerCase()}, which was at ${needed.closing.at}.` }];
+  }
+  // A correction opened it again: what was built on it stands, and it is done anew after them.
+  if (step.closing === null && step.looks.length > 0) return [];
+  const later = state.steps.find(
+    (other) =>
+      other.closing !== null &&
+      Date.parse(other.closing.at) < at &&
+      (other.spec.needs.includes(step.spec.id) || (step.spec.missable && other.spec.id === 'pull')),
+  );
+  return later === undefined ? [] : [{ field: 'at', message: `That is after ${later.spec.title.toLowerCase()}, which was at ${later.closing?.at ?? ''}.` }];
+}
+
+function valueFaults(
+  spec: StepSpec,
+  state: BatchState,
+  record: BatchRecord,
+  pieces: readonly Piece[],
+  { values, reason }: { values: StepValues; reason?: string },
+): EntryFault[] {
+  const known = new Map(spec.inputs.flatMap((input) => inputNames(input, pieces).map((name): [string, StepInput] => [name, input])));
+  const strange = Object.keys(values)
+    .filter((name) => !known.has(name))
+    .map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
+  const wrong = [...known].flatMap(([name, input]): EntryFault[] => {
+    const value = Object.hasOwn(values, name) ? values[name] : undefined;
+    const label = name.includes(':') && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1] ?? ''}` : input.label;
+    const message = inputFault({ ...input, label }, value, isReadOfEach(input, pieces));
+    if (message !== null) return [{ field: `values.${name}`, message }];
+    if (input.kind !== 'temperature' || typeof value !== 'number') return [];
+    const of = readOf(spec, input);
+    return temperatureFaults(`values.${name}`, label, value, of, situationOf(spec, of, state, record.process), hasReason(reason));
+  });
+  const each = spec.inputs.filter((input) => isReadOfEach(input, pieces) && input.optional !== true);
+  const isUnread = each.length > 0 && each.every((input) => inputNames(input, pieces).every((name) => values[name] === undefined));
+  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 ? [{ field: 'entry', message: 'Read at least one of the pieces.' }] : [])];
+}
+
+const HEAVIEST_G = 100_000;
+const DEEPEST_MM = 300;
+
+function inputFault(input: StepInput, value: number | string | undefined, mayBeUnread: boolean): string | null {
+  if (value === undefined) return input.optional || mayBeUnread ? null : `${input.label} is missing.`;
+  if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : `${input.label}: choose one.`;
+  if (typeof value !== 'number' || !Number.isFinite(value)) return `${input.label} must be a number.`;
+  if (input.kind === 'depth') {
+    const deep = numberFault(value, { min: 0, max: DEEPEST_MM, unit: 'mm' });
+    return deep === null ? null : `${input.label} ${deep}.`;
+  }
+  const rule =
+    input.kind === 'temperature'
+      ? { min: -273.15, max: 1000, unit: '°C' }
+      : input.allowZero
+        ? { min: 0, max: HEAVIEST_G, unit: 'g' }
+        : { above: 0, max: HEAVIEST_G, unit: 'g' };
+  const fault = numberFault(value, rule);
+  if (fault === null) return null;
+  return `${input.label} ${fault}${input.kind === 'mass' && value > HEAVIEST_G ? '. Grams where kilograms were meant?' : ''}.`;
+}
+
+/** Weights that cannot be beside the weights that are known. */
+function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, values: StepValues): EntryFault[] {
+  const faults: EntryFault[] = [];
+  for (const { code } of design.pieces) {
+    const greenG = state.facts.greenG[code] ?? 0;
+    // After a cut what is weighed is what is left of the piece.
+    const left = (state.facts.keptGreenG[code] ?? greenG) / (greenG || 1);
+    const weight = (name: string) => values[`${name}:${code}`];
+    const after = weight('pumpedG');
+    const before = weight('beforeG') ?? greenG;
+    if (typeof after === 'number' && typeof before === 'number') {
+      if (after < before)
+        faults.push({
+          field: `values.pumpedG:${code}`,
+          message: `Piece ${code} weighed ${before} g before pumping: it cannot weigh ${after} g after. Weigh again, or correct the weight before.`,
+        });
+      else if (after > before * 1.6)
+        faults.push({
+          field: `values.pumpedG:${code}`,
+          message: `That is ${Math.round((after / before - 1) * 100)} % pumped: no piece holds so much. Look at the unit and weigh again.`,
+        });
+    }
+    faults.push(
+      ...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2),
+      ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2),
+      ...farFrom(`values.driedG:${code}`, weight('driedG'), (state.facts.pulledG[code] ?? greenG) * left, 0.6, 1.1),
+    );
+    const piece = design.pieces.find((candidate) => candidate.code === code);
+    const coloured = weight('colouredMm');
+    const halfMm = piece === undefined ? Infinity : thicknessMm(piece.section) / 2;
+    if (typeof coloured === 'number' && coloured > halfMm + 0.5)
+      faults.push({ field: `values.colouredMm:${code}`, message: `From rim to middle it is only ${Math.round(halfMm)} mm.` });
+    const planned = piece?.greenG ?? greenG;
+    faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
+  }
+  const green = Object.values(state.facts.keptGreenG).reduce((a, b) => a + b, 0);
+  return [...faults, ...farFrom('values.packedG', values.packedG, green, 0.05, 1.5)];
+}
+
+function farFrom(field: string, value: number | string | undefined, expected: number, low: number, high: number): EntryFault[] {
+  if (typeof value !== 'number' || (value >= expected * low && value <= expected * high)) return [];
+  return [{ field, message: `${Math.round(value)} g is far from the ${Math.round(expected)} g before. Look at the unit and weigh again.` }];
+}
+
+function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
+  const { values, reason } = draft;
+  const written = hasReason(reason);
+  const pieces = piecesAt(state, at);
+  const read = readSoFar(step.spec, step.read, values);
+  const failed = failedGates(step.spec, read, pieces);
+  const stop = failed.find((gate) => gate.onFail === 'stop');
+  if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
+  if (written) return [];
+  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => ({ field: 'reason', message: gate.say }));
+  const early = step.spec.notBeforeCureShare;
+  const from = state.steps.find((other) => other.spec.id === early?.step)?.closing;
+  if (early !== undefined && from) {
+    const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * 86_400_000;
+    // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
+    const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000;
+    const short = reachFaults(record, draft, at);
+    faults.push(...(short.length === 0 && isEarly ? [{ field: 'reason', message: early.say }] : short));
+  }
+  if (step.spec.cooling !== undefined && closesStep(step.spec, read, 'as if', pieces)) faults.push(...coolingFaults(record, step, draft, at));
+  if (step.spec.id === 'pack') faults.push(...undecidedFaults(state));
+  return faults;
+}
+
+/** A gate that was not met, or that may well not have been: what was decided is to be written. */
+function coolingFaults(record: BatchRecord, { spec }: StepState, draft: EntryDraft, at: number): EntryFault[] {
+  const own = replay(withDraft(record, draft), at).cooling.filter(({ stepId }) => stepId === spec.id);
+  if (own.some(({ state }) => state === 'fail')) return [{ field: 'reason', message: spec.cooling?.say ?? '' }];
+  // At the most: to its end, or, where the thermometer's doubt leaves that open, to now.
+  const mostOf = ({ state, mostH, startedAt }: CoolingState): number | null =>
+    state === 'notShown' ? mostH : state === 'running' && startedAt !== null ? (at - startedAt) / HOUR_MS : null;
+  const doubtful = own.find((gate) => (mostOf(gate) ?? 0) > gate.limitH);
+  if (doubtful === undefined) return [];
+  const { piece, limitH } = doubtful;
+  const of = own.length > 1 ? ` of piece ${piece}` : '';
+  return [
+    {
+      field: 'reason',
+      message: `${spec.title}${of} is not shown to be met: by what was read it may have taken ${(mostOf(doubtful) ?? 0).toFixed(1)} h, where ${limitH} h are allowed. Decide with your food-safety plan, and write what was decided and by whom.`,
+    },
+  ];
+}
+
+/** Whatever a recipe or a rule of thumb says: meat that is pulled before the cure is in its middle asks for a decision. */
+function reachFaults(record: BatchRecord, draft: DoneDraft, at: number): EntryFault[] {
+  const tried = attempt(() => replay(withDraft(record, draft), at).findings);
+  const short = 'value' in tried ? tried.value.find(({ code }) => code === 'not-cured') : undefined;
+  return short === undefined
+    ? []
+    : [{ field: 'reason', message: `${short.message} Put it back, or write what was decided: cooked as meat that is not cured, or thrown away.` }];
+}
+
+/** Gates that were not met and of which nobody wrote what was decided: a correction does not decide. */
+function undecidedFaults({ cooling, standing, steps }: BatchState): EntryFault[] {
+  const open = cooling.filter(({ state, stepId, piece }) => {
+    if (state !== 'fail') return false;
+    const closing = steps.find(({ spec }) => spec.id === stepId)?.closing;
+    const isWritten = closing?.kind === 'done' && closing.corrections.length === 0 && hasReason(closing.reason);
+    const key = `:${piece}`;
+    return (
+      !isWritten &&
+      !standing.some(
+        (entry) => entry.kind === 'pit' && entry.event.act === 'decided' && entry.event.alarm.startsWith('gate-') && entry.event.alarm.endsWith(key),
+      )
+    );
+  });
+  const [first] = open;
+  if (first === undefined) return [];
+  return [
+    {
+      field: 'reason',
+      message: `A chill gate was not met by piece ${first.piece}, and nobody wrote what was decided. Write it: by whom, and why it may be eaten; or throw it away.`,
+    },
+  ];
+}
+
+/** Meat that is not cured does not go into a slow smoke. */
+function smokeFaults(record: BatchRecord, state: BatchState, spec: StepSpec): EntryFault[] {
+  if (spec.id !== 'light' && spec.id !== 'meat-on') return [];
+  const isCured = state.cured.length === 0 || state.cured.every((piece) => piece.isCured);
+  const fault = slowSmokeFault(state.design.program ?? record.process.program ?? [], isCured, state.pieces);
+  return fault === null ? [] : [{ field: 'entry', message: `${fault} Change its program first.` }];
+}
+
+/** A brine over the limit is not for meat: it cannot be logged as mixed, and no step is logged while the figure is over, packing least of all. */
+function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draft: DoneDraft): EntryFault[] {
+  const mixes = Object.hasOwn(MIX_STEP_BRINE, spec.id);
+  const pumps = spec.id === 'pump' || spec.id === 'repump';
+  const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
+  const over = after.findings.find((finding) => finding.code === 'nitrite-over');
+  if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
+  if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
+  // What lies too long must come out, whatever becomes of it.
+  if (spec.id === 'pull' && isByTheClock(state.design.school)) return [];
+  if (pumps) return hasReason(draft.reason) ? [] : [{ field: 'reason', message: `${over.message} Write what was done.` }];
+  return [{ field: 'entry', message: over.message }];
+}
+
+const MIX_LINES = { waterG: 'Water', saltG: 'Salt', sugarG: 'Sugar', cureG: 'Cure' } as const;
+
+/** A line further from the sheet than this, in share and in grams, is asked about. */
+const OFF_SHEET = { share: 0.2, g: 10 };
+
+/** A brine that is far from its sheet, or would leave the meat unprotected, asks for a reason. */
+function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: DoneDraft): EntryFault[] {
+  const planned = before.facts.brines.find((brine) => brine.id === MIX_STEP_BRINE[draft.stepId]);
+  if (planned === undefined) return [];
+  for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
+    if (draft.values[name] === undefined) continue;
+    const weighed = Number(draft.values[name]);
+    const most = name === 'cureG' ? after.design.cureScaleStepG : Math.max(OFF_SHEET.g, after.design.meatScaleStepG);
+    if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
+    return [{ field: 'reason', message: `${word}: ${round(weighed)} g where the sheet says ${round(planned[name])} g. Weigh it again, or write why.` }];
+  }
+  const under = after.findings.find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
+  const wasUnder = before.findings.some((finding) => finding.code === under?.code);
+  return under === undefined || wasUnder ? [] : [{ field: 'reason', message: `${under.message} Add what is missing, or write why not.` }];
+}
+
+const round = (g: number): number => Number(g.toFixed(1));
+
+function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
+  const target = state.standing.find((entry) => entry.id === draft.replaces || entry.corrections.some((correction) => correction.id === draft.replaces));
+  if (target === undefined || target.kind !== 'done') return [{ field: 'replaces', message: 'There is no such entry to correct.' }];
+  const shared = sharedFault(record, target.id);
+  if (shared !== null) return [shared];
+  const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
+  const without = replay(withoutAct(record, target), now);
+  const step = state.steps.find((other) => other.spec.id === target.stepId);
+  const open = without.steps.find((other) => other.spec.id === target.stepId);
+  if (step === undefined || open === undefined) return [{ field: 'replaces', message: 'This batch has no such step.' }];
+  const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, state, record, piecesAt(state, at), draft)];
+  if (faults.length > 0) return faults;
+  // What is true can always be written: it is judged anew, and opens what it must.
+  return impossibleFaults(step.spec, without, record, draft);
+}
+
+/** What was written before a part was cut off stands in the log that it was cut from, and is put right there, for both. */
+function sharedFault({ entries, origin }: BatchRecord, id: string): EntryFault | null {
+  if (origin === undefined) return null;
+  const entry = entries.find((one) => one.id === id);
+  return entry !== undefined && entry.seq <= origin.sharedEntries
+    ? { field: 'replaces', message: `That was written for ${origin.code}, which this was cut from: put it right there, and it is right here, too.` }
+    : null;
+}
+
+function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string, now: number): EntryFault[] {
+  const target = state.standing.find((entry) => entry.id === replaces);
+  const shared = sharedFault(record, replaces);
+  if (shared !== null) return [shared];
+  if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
+  if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot') return [];
+  if (target.kind === 'pieces')
+    return target.event.act === 'split' ? [{ field: 'replaces', message: 'The other part is a batch of its own by now: that cannot be taken back.' }] : [];
+  if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
+  const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
+  return built === undefined ? [] : [{ field: 'entry', message: `${built.spec.title} was logged after it. Correct the entry instead.` }];
+}
+
+const hasReason = (reason: string | undefined): boolean => reason !== undefined && reason.trim().length >= REASON_LENGTH;

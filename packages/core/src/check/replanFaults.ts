@@ -1,0 +1,117 @@
+import { attempt, withDraft, withoutAct } from './entryDraft.js';
+import type { EntryDraft, EntryFault } from '../log/entryFault.js';
+import { MIX_STEP_BRINE } from '../batch/batchFacts.js';
+import { requireProgram } from '../recipes/cookProgram.js';
+import { slowSmokeFault } from '../batch/slowSmoke.js';
+import { gapLimits } from '../batch/gapLimits.js';
+import type { StandingEntry } from '../log/standingEntries.js';
+import { changedDesign, LATE_CHANGES } from '../batch/replan.js';
+import type { DesignChanges } from '../log/designChanges.js';
+import { replay } from '../batch/replay.js';
+import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
+
+/** What may be planned anew after the pull, too. */
+const AFTER_PULL: readonly (keyof DesignChanges)[] = ['soakMin', 'stepAt', 'readyBy', 'stores', 'program'];
+
+const named = (changes: DesignChanges): (keyof DesignChanges)[] =>
+  (Object.keys(changes) as (keyof DesignChanges)[]).filter((name) => changes[name] !== undefined);
+
+/** Why a plan may not be changed so, or nothing. What is done stays done; meat and brine that have met cannot be decided anew. */
+export function replanFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'replanned' }>, now: number): EntryFault[] {
+  const tried = attempt(() => changedDesign(state.design, record.process, draft.changes));
+  if ('fault' in tried) return [tried.fault];
+  const asked = named(draft.changes);
+  const isClosed = (id: string) => state.steps.some((step) => step.spec.id === id && step.closing !== null);
+  if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.keys(MIX_STEP_BRINE).some(isClosed)) {
+    return [{ field: 'entry', message: 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.' }];
+  }
+  // A pump so small that its pickle cannot be made is refused here, not found out later.
+  const pumped = attempt(() => schooled(record, state, draft, now), 'changes.pumpPercent');
+  if ('fault' in pumped) return [pumped.fault];
+  const moved = stepAtFaults(record, pumped.value, draft.changes, now);
+  if (moved.length > 0) return moved;
+  if (asked.includes('startsAt') && state.steps.some((step) => step.closing !== null))
+    return [{ field: 'entry', message: 'The work on it has begun: when the meat comes on is settled.' }];
+  if (asked.some((name) => !AFTER_PULL.includes(name)) && isClosed('pull'))
+    return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
+  if (asked.includes('soakMin') && isClosed('soak-out')) return [{ field: 'entry', message: 'The soak is over: it cannot be planned anew.' }];
+  if (asked.includes('program') && isClosed('core')) return [{ field: 'entry', message: 'It is off the fire: its program is over.' }];
+  const uncured =
+    draft.changes.program === undefined
+      ? null
+      : slowSmokeFault(
+          requireProgram(draft.changes.program),
+          state.cured.every(({ isCured }) => isCured),
+          state.pieces,
+        );
+  if (uncured !== null) return [{ field: 'changes.program', message: uncured }];
+  return futureFaults(state, withDraft(record, draft), now);
+}
+
+/** Where the school changes, its jobs and limits are those of the other school, its days the usual ones. */
+function schooled(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'replanned' }>, now: number): BatchState {
+  const { pumpPercent, pickleSaltPercent } = draft.changes;
+  if (pumpPercent === undefined || state.design.school.kind === 'pumpAndCover') return state;
+  const cureDays = record.process.cureDays.pumpAndCover.usual;
+  return replay(withDraft(record, { ...draft, changes: { pumpPercent, pickleSaltPercent, cureDays } }), now);
+}
+
+/** Jobs that are not there, or done, cannot be moved; nothing is moved a year away. */
+function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {} }: DesignChanges, now: number): EntryFault[] {
+  for (const [id, at] of Object.entries(stepAt)) {
+    const step = state.steps.find((candidate) => candidate.spec.id === id);
+    if (step === undefined) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
+    if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
+    if (Math.abs(Date.parse(at) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
+    const limit = limitFault(record, state, step, Date.parse(at), now, (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])));
+    if (limit !== null) return [{ field: 'changes.stepAt', message: limit }];
+  }
+  return [];
+}
+
+const HOUR_MS = 3_600_000;
+/** Plans are made to the quarter of an hour. */
+const SLACK_MS = 900_000;
+
+/** Why a job may not lie so soon or so late after the one that it counts from: its limits are those of its process. */
+function limitFault(
+  { process }: BatchRecord,
+  { design, steps }: BatchState,
+  { spec }: StepState,
+  at: number,
+  now: number,
+  movedTo: (stepId: string) => number | null,
+): string | null {
+  const anchor = steps.find((other) => other.spec.id === spec.after.step);
+  if (anchor === undefined) return null;
+  const from = anchor.closing === null ? (movedTo(anchor.spec.id) ?? anchor.dueAt) : Date.parse(anchor.closing.at);
+  const { leastH: least, mostH: most } = gapLimits(spec, process, design);
+  const words = (h: number) => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
+  if (at < from + least * HOUR_MS - SLACK_MS) return `${spec.title} not sooner than ${words(least)} after ${anchor.spec.title.toLowerCase()}.`;
+  // How late something is that is overdue nobody knows yet: what follows it may wait for it.
+  if (anchor.closing === null && movedTo(anchor.spec.id) === null && anchor.dueAt < now) return null;
+  // What is late already cannot be on time: it is only not put off further.
+  if (at > Math.max(from + most * HOUR_MS, steps.find((other) => other.spec.id === spec.id)?.dueAt ?? 0) + SLACK_MS)
+    return `${spec.title} not later than ${words(most)} after ${anchor.spec.title.toLowerCase()}.`;
+  return null;
+}
+
+/** Why a change of the plan may not be taken back. */
+export function withdrawnPlanFaults(record: BatchRecord, state: BatchState, target: StandingEntry & { kind: 'replanned' }, now: number): EntryFault[] {
+  const mixed = state.steps.some((step) => Object.hasOwn(MIX_STEP_BRINE, step.spec.id) && step.closing !== null);
+  if (mixed && named(target.changes).some((name) => !LATE_CHANGES.includes(name))) {
+    return [{ field: 'entry', message: 'The brine is mixed by this plan: it cannot be taken back.' }];
+  }
+  return futureFaults(state, withoutAct(record, target), now);
+}
+
+/** The other plan must hold every step that is done, and hurt nobody. */
+function futureFaults(state: BatchState, other: BatchRecord, now: number): EntryFault[] {
+  const tried = attempt(() => replay(other, now), 'entry');
+  if ('fault' in tried) return [tried.fault];
+  const after = tried.value;
+  const lost = state.steps.find((step) => step.closing !== null && !after.steps.some((kept) => kept.spec.id === step.spec.id));
+  if (lost !== undefined) return [{ field: 'entry', message: `${lost.spec.title} is logged already: the plan cannot be so short.` }];
+  const stop = after.findings.find((finding) => finding.level === 'stop' && !state.findings.some((known) => known.code === finding.code));
+  return stop === undefined ? [] : [{ field: 'entry', message: stop.message }];
+}

@@ -1,0 +1,90 @@
+import { MEDIA } from '../heat/evaporation.js';
+import type { CookPhase } from '../heat/cookPhase.js';
+import { InputError } from '../inputError.js';
+import { requireNumber } from '../units/require.js';
+import { TENDING_ACTS, type TendingAct } from '../log/pitEvent.js';
+import type { ProgramPhase, CookProgram } from '../log/cookProgram.js';
+
+const MOST_PHASES = 12;
+const MOST_REPEATS = 8;
+/** Longer than a cold smoke with its rests. */
+const LONGEST_MIN = 14 * 1440;
+
+/** Meat is smoked cold up to this, °C [T]. */
+export const COLD_SMOKE_C = 30;
+
+/**
+ * @throws InputError where something of a program cannot be
+ */
+export function requireProgram(program: unknown): CookProgram {
+  if (!Array.isArray(program) || program.length === 0 || program.length > MOST_PHASES)
+    throw new InputError('program', `A program has between 1 and ${MOST_PHASES} phases.`);
+  let before = 0;
+  return program.map((given: ProgramPhase, i) => {
+    const at = `program.${i}`;
+    if (typeof given !== 'object' || (given as unknown) === null) throw new InputError(at, 'A phase is missing.');
+    if (typeof given.name !== 'string' || given.name.trim() === '' || given.name.length > 40)
+      throw new InputError(`${at}.name`, 'A phase needs a name, of 40 letters at most.');
+    if (!MEDIA.includes(given.medium)) throw new InputError(`${at}.medium`, 'Smoker, oven, steam, water or cold?');
+    const chamberC = requireNumber(`${at}.chamberC`, given.chamberC, { min: -5, max: 200, unit: '°C' });
+    if (given.medium === 'water' && chamberC > 100) throw new InputError(`${at}.chamberC`, 'Water does not get hotter than 100 °C.');
+    const untilMin = given.untilMin === undefined ? undefined : requireNumber(`${at}.untilMin`, given.untilMin, { above: 0, max: LONGEST_MIN, unit: 'min' });
+    const untilCoreC = given.untilCoreC === undefined ? undefined : requireNumber(`${at}.untilCoreC`, given.untilCoreC, { min: 5, max: 100, unit: '°C' });
+    if (untilMin === undefined && untilCoreC === undefined) throw new InputError(`${at}.untilMin`, 'Until when, or until which core temperature?');
+    if (untilMin !== undefined && untilMin < before) throw new InputError(`${at}.untilMin`, 'This phase ends before the one before it.');
+    before = untilMin ?? before;
+    return {
+      name: given.name.trim(),
+      chamberC,
+      medium: given.medium,
+      smoke: given.smoke === true,
+      pan: given.pan === true,
+      ...(untilMin === undefined ? {} : { untilMin }),
+      ...(untilCoreC === undefined ? {} : { untilCoreC }),
+      ...(given.first === undefined || given.first.length === 0 ? {} : { first: requireActs(`${at}.first`, given.first) }),
+      repeats: acts(`${at}.repeats`, given.repeats).map((repeat) => ({
+        act: repeat.act,
+        everyMin: requireNumber(`${at}.repeats`, (repeat as { everyMin?: unknown }).everyMin, { min: 5, max: 1440, unit: 'min' }),
+      })),
+      marks: acts(`${at}.marks`, given.marks).map((mark) => ({
+        act: mark.act,
+        atCoreC: requireNumber(`${at}.marks`, (mark as { atCoreC?: unknown }).atCoreC, { min: 5, max: 100, unit: '°C' }),
+      })),
+    };
+  });
+}
+
+function requireActs(field: string, list: unknown): TendingAct[] {
+  if (!Array.isArray(list) || list.length > MOST_REPEATS || list.some((act) => !(TENDING_ACTS as readonly unknown[]).includes(act)))
+    throw new InputError(field, 'That is nothing that is done at the pit.');
+  return [...(list as TendingAct[])];
+}
+
+function acts(field: string, list: unknown): { act: TendingAct }[] {
+  if (!Array.isArray(list) || list.length > MOST_REPEATS) throw new InputError(field, `At most ${MOST_REPEATS} jobs belong to a phase.`);
+  for (const job of list as { act?: unknown }[])
+    if (!(TENDING_ACTS as readonly unknown[]).includes(job?.act)) throw new InputError(field, 'That is nothing that is done at the pit.');
+  return list as { act: TendingAct }[];
+}
+
+/** The phases as heat sees them. */
+export const cookPhases = (program: CookProgram): CookPhase[] =>
+  program.map(({ chamberC, medium, untilMin, untilCoreC }, i) => ({
+    chamberC,
+    medium,
+    // The last phase goes on until somebody takes the piece off.
+    ...(untilMin === undefined || i === program.length - 1 ? {} : { untilS: untilMin * 60 }),
+    ...(untilCoreC === undefined || i === program.length - 1 ? {} : { untilCoreC }),
+  }));
+
+/** A program in a line: `Smoke 107 °C, 5 h; Cook 125 °C to core 66 °C`. */
+export const programText = (program: CookProgram): string =>
+  program
+    .map(({ name, chamberC, untilMin, untilCoreC }) =>
+      [
+        `${name} ${Math.round(chamberC)} °C`,
+        untilMin === undefined ? '' : `, ${Number((untilMin / 60).toFixed(1))} h`,
+        untilCoreC === undefined ? '' : ` to core ${Math.round(untilCoreC)} °C`,
+      ].join(''),
+    )
+    .join('; ');

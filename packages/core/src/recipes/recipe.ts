@@ -1,0 +1,302 @@
+import { PRODUCTS, type Product } from '../cure/product.js';
+import { requireCureMix, type CureMix } from '../ingredients/cureMix.js';
+import { InputError } from '../inputError.js';
+import type { Section } from '../section/section.js';
+import { requireNumber, type NumberRule } from '../units/require.js';
+import { requireProgram } from './cookProgram.js';
+import type { CookProgram } from '../log/cookProgram.js';
+import { STRONG_SALT } from '../brine/strongPickle.js';
+import type { CureDays, Process, Spice } from './process.js';
+import { STATIONS, type Station } from '../steps/station.js';
+import { SCHOOLS, type SchoolKind } from '../log/school.js';
+import type { StepTemplate } from '../steps/step.js';
+import { chillSteps } from '../steps/chillSteps.js';
+import { cureSteps } from '../steps/cureSteps.js';
+import { drySteps } from '../steps/drySteps.js';
+import { fireSteps } from '../steps/fireSteps.js';
+import { prepSteps } from '../steps/prepSteps.js';
+import { soakSteps } from '../steps/soakSteps.js';
+
+/** Something that the house looks at or does at a station, besides what is usual. */
+export interface OwnCheck {
+  station: Station;
+  say: string;
+}
+
+/** How a house makes something, as a cook writes it down. Weights in g, sizes in mm, °C, hours; a batch is started from one version of it. */
+export interface Recipe {
+  name: string;
+  product: Product;
+  /** first letters of a batch code */
+  prefix: string;
+  school: SchoolKind;
+  /** a piece as it usually comes */
+  piece: { greenG: number; section: Section; lengthMm: number };
+  /** what is done before it is weighed */
+  trim: string;
+  /** % of meat + water */
+  saltPercent: number;
+  sugarPercent: number;
+  /** ingoing, ppm; 0 for salted meat without a cure */
+  nitritePpm: number;
+  /** salt of a strong pickle that is left by the clock, % of the brine; weighed for meat and water when not given */
+  strongSaltPercent?: number;
+  cure: CureMix;
+  /** water to cover, as a share of the meat */
+  waterPerMeat: number;
+  /** % of green weight */
+  pumpPercent: number;
+  repumpPercent: number;
+  /** % of the pump pickle */
+  pickleSaltPercent: number;
+  /** by weight of meat */
+  spices: Spice[];
+  cureDays: Record<SchoolKind, CureDays>;
+  turnEveryH: number;
+  soakH: number;
+  /** 0 where it is not dried */
+  dryH: number;
+  program: CookProgram;
+  /** in the last phase, as planned */
+  cookH: number;
+  restH: number;
+  coreTargetC: number;
+  firstGateH: number;
+  secondGateH: number;
+  evenOutH: number;
+  /** % of green weight that is usually packed */
+  packedPercent: { low: number; high: number };
+  checks: OwnCheck[];
+  note: string;
+}
+
+/** The version of a process's steps: of what `processOf` makes. */
+const PROCESS_VERSION = 3;
+
+/** Products whose finished weight may not be above green weight [P: 9 CFR 319.107 for bacon; for cured beef from memory]. */
+const NOT_ABOVE_GREEN: readonly Product[] = ['belly-bacon', 'pastrami', 'cured-beef'];
+
+/** The process that a recipe is worked by: what a batch keeps. */
+export function processOf(recipe: Recipe): Process {
+  const { piece, chill, ...usual } = { ...recipe, chill: { firstH: recipe.firstGateH, secondH: recipe.secondGateH, evenOutH: recipe.evenOutH } };
+  const steps = [
+    ...prepSteps(recipe.trim),
+    ...cureSteps(recipe.turnEveryH),
+    ...soakSteps(recipe.soakH),
+    ...(recipe.dryH > 0 ? drySteps(recipe.dryH) : []),
+    ...fireSteps({ program: recipe.program, cookH: recipe.cookH, restH: recipe.restH, targetC: recipe.coreTargetC }),
+    ...chillSteps(chill),
+  ];
+  return {
+    product: recipe.product,
+    version: PROCESS_VERSION,
+    name: recipe.name,
+    prefix: recipe.prefix,
+    cureDays: recipe.cureDays,
+    usual: {
+      school: usual.school,
+      ...piece,
+      saltPercent: usual.saltPercent,
+      sugarPercent: usual.sugarPercent,
+      waterPerMeat: usual.waterPerMeat,
+      pumpPercent: usual.pumpPercent,
+      repumpPercent: usual.repumpPercent,
+      pickleSaltPercent: usual.pickleSaltPercent,
+      nitritePpm: usual.nitritePpm,
+      ...(usual.strongSaltPercent === undefined ? {} : { strongSaltPercent: usual.strongSaltPercent }),
+      cure: usual.cure,
+      spices: usual.spices,
+      packedShare: { low: usual.packedPercent.low / 100, high: usual.packedPercent.high / 100 },
+    },
+    coreTargetC: recipe.coreTargetC,
+    program: recipe.program,
+    notAboveGreen: NOT_ABOVE_GREEN.includes(recipe.product),
+    steps: withChecks(steps, recipe.checks),
+    ...(recipe.note.trim() === '' ? {} : { note: recipe.note.trim() }),
+  };
+}
+
+/** What the house looks at stands with the first job of its station. */
+function withChecks(steps: StepTemplate[], checks: readonly OwnCheck[]): StepTemplate[] {
+  const first = new Map(STATIONS.map((station) => [station, steps.find((step) => step.station === station)?.id]));
+  return steps.map((step) => {
+    const own = checks.filter(({ station }) => first.get(station) === step.id).map(({ say }) => say.trim());
+    return own.length === 0 ? step : { ...step, task: [step.task, ...own].join(' ') };
+  });
+}
+
+/** The bounds of each number of a recipe: those of the form, of the server and of a file that is brought in. */
+export const RECIPE_NUMBERS = {
+  saltPercent: { min: 0.5, max: 8, unit: '%' },
+  sugarPercent: { min: 0, max: 8, unit: '%' },
+  nitritePpm: { min: 0, max: 700, unit: 'ppm' },
+  waterPerMeat: { min: 0.05, max: 5, unit: 'kg' },
+  pumpPercent: { min: 1, max: 30, unit: '%' },
+  repumpPercent: { min: 0, max: 15, unit: '%' },
+  pickleSaltPercent: { min: 1, max: 26, unit: '%' },
+  turnEveryH: { min: 6, max: 168, unit: 'h' },
+  soakH: { min: 0.1, max: 48, unit: 'h' },
+  dryH: { min: 0, max: 96, unit: 'h' },
+  cookH: { min: 0.25, max: 48, unit: 'h' },
+  restH: { min: 0, max: 12, unit: 'h' },
+  // Under it nothing counts as cooked [FSIS Cooking Guideline, value from memory: 130 °F].
+  coreTargetC: { min: 54.4, max: 100, unit: '°C' },
+  firstGateH: { min: 0.25, max: 24, unit: 'h' },
+  secondGateH: { min: 0.5, max: 48, unit: 'h' },
+  evenOutH: { min: 0.5, max: 240, unit: 'h' },
+} as const satisfies Record<string, NumberRule>;
+export type RecipeNumber = keyof typeof RECIPE_NUMBERS;
+
+/** What each number is called, in sentences and in a table of versions. */
+export const RECIPE_NUMBER_NAMES: Readonly<Record<RecipeNumber, string>> = {
+  saltPercent: 'Salt, of meat and water',
+  sugarPercent: 'Sugar, of meat and water',
+  nitritePpm: 'Nitrite aimed at',
+  waterPerMeat: 'Water for each kg of meat',
+  pumpPercent: 'Pump, of green weight',
+  repumpPercent: 'Re-pump, of green weight',
+  pickleSaltPercent: 'Pickle, salt',
+  turnEveryH: 'Turned every',
+  soakH: 'Soak',
+  dryH: 'Drying',
+  cookH: 'Last phase, usually',
+  restH: 'Rest',
+  coreTargetC: 'Core',
+  firstGateH: 'First chill gate after',
+  secondGateH: 'Second chill gate after',
+  evenOutH: 'To even out',
+};
+
+const DAYS: NumberRule = { min: 1, max: 60, unit: 'days' };
+const MOST_SPICES = 24;
+const MOST_CHECKS = 24;
+
+/**
+ * A recipe whose every part was looked at, with nothing beside them.
+ *
+ * @throws InputError at the first part that cannot be
+ */
+export function requireRecipe(given: unknown): Recipe {
+  const recipe = record('recipe', given, 'That is no recipe.');
+  if (!PRODUCTS.includes(recipe.product as Product)) throw new InputError('product', 'What does it make? Choose a product.');
+  if (!SCHOOLS.includes(recipe.school as SchoolKind)) throw new InputError('school', 'Choose how the brine meets the meat.');
+  const prefix = text('prefix', recipe.prefix, 4);
+  if (!/^[A-Z]{1,4}$/.test(prefix)) throw new InputError('prefix', 'Batch codes begin with one to four capital letters.');
+  const numbers = Object.fromEntries(
+    Object.entries(RECIPE_NUMBERS).map(([name, rule]) => [name, named(name, RECIPE_NUMBER_NAMES[name as RecipeNumber], recipe[name], rule)]),
+  ) as Record<RecipeNumber, number>;
+  const days = record('cureDays', recipe.cureDays, 'How many days of cure?');
+  const packed = record('packedPercent', recipe.packedPercent, 'How much of it is usually packed?');
+  const low = named('packedPercent.low', 'Packed, at the least', packed.low, { min: 10, max: 130, unit: '%' });
+  return {
+    ...numbers,
+    name: text('name', recipe.name, 60),
+    product: recipe.product as Product,
+    prefix,
+    school: recipe.school as SchoolKind,
+    ...requireStrength(recipe.school as SchoolKind, recipe.strongSaltPercent),
+    piece: requirePiece(recipe.piece),
+    trim: text('trim', recipe.trim, 400),
+    cure: requireCure(recipe.cure, numbers.nitritePpm),
+    spices: list('spices', recipe.spices, MOST_SPICES).map((spice, i) => ({
+      name: text(`spices.${i}.name`, spice.name, 60),
+      gPerKg: named(`spices.${i}.gPerKg`, 'Spice for each kg of meat', spice.gPerKg, { above: 0, max: 100, unit: 'g' }),
+    })),
+    cureDays: Object.fromEntries(SCHOOLS.map((school) => [school, requireDays(`cureDays.${school}`, days[school])])) as Record<SchoolKind, CureDays>,
+    program: requireProgram(recipe.program),
+    packedPercent: { low, high: named('packedPercent.high', 'Packed, at the most', packed.high, { min: low, max: 130, unit: '%' }) },
+    checks: list('checks', recipe.checks, MOST_CHECKS).map((check, i) => {
+      if (!STATIONS.includes(check.station as Station)) throw new InputError(`checks.${i}.station`, 'A check belongs to a station.');
+      return { station: check.station as Station, say: text(`checks.${i}.say`, check.say, 200) };
+    }),
+    note: recipe.note === undefined || recipe.note === '' ? '' : text('note', recipe.note, 2000),
+  };
+}
+
+function requireStrength(school: SchoolKind, given: unknown): { strongSaltPercent?: number } {
+  if (given === undefined) return {};
+  if (school !== 'equilibrium')
+    throw new InputError('strongSaltPercent', 'A strong pickle by the clock is not pumped: its strength stands for the cover that it lies in.');
+  return { strongSaltPercent: named('strongSaltPercent', 'Strong pickle, salt', given, STRONG_SALT) };
+}
+
+function requireDays(field: string, given: unknown): CureDays {
+  const days = record(field, given, 'How many days of cure?');
+  const shortest = named(`${field}.shortest`, 'Days, at the least', days.shortest, DAYS);
+  const usual = named(`${field}.usual`, 'Days, usually', days.usual, { ...DAYS, min: shortest });
+  return { shortest, usual, longest: named(`${field}.longest`, 'Days, at the most', days.longest, { ...DAYS, min: usual }) };
+}
+
+function requirePiece(given: unknown): Recipe['piece'] {
+  const piece = record('piece', given, 'How does a piece usually come?');
+  return {
+    greenG: named('piece.greenG', 'Weight', piece.greenG, { min: 100, max: 60000, unit: 'g' }),
+    lengthMm: named('piece.lengthMm', 'Length', piece.lengthMm, { min: 30, max: 1500, unit: 'mm' }),
+    section: requireUsualSection(record('piece.section', piece.section, 'Round or flat?')),
+  };
+}
+
+const SIZE: NumberRule = { min: 5, max: 400, unit: 'mm' };
+
+/** Round or flat, as New batch asks for it. */
+function requireUsualSection(section: Record<string, unknown>): Section {
+  const fat =
+    section.fatCapMm === undefined ? {} : { fatCapMm: named('piece.section.fatCapMm', 'Fat left on', section.fatCapMm, { min: 0, max: 60, unit: 'mm' }) };
+  const boneMm =
+    section.bone === undefined
+      ? undefined
+      : named('piece.section.bone.diameterMm', 'Bone', record('piece.section.bone', section.bone, 'How far across is the bone?').diameterMm, {
+          above: 0,
+          max: 150,
+          unit: 'mm',
+        });
+  const rest = {
+    ...(boneMm === undefined ? {} : { bone: { diameterMm: boneMm } }),
+    ...(section.closedSide === undefined ? {} : { closedSide: 'top' as const }),
+    ...fat,
+  };
+  if (section.shape === 'slab') return { shape: 'slab', thicknessMm: named('piece.section.thicknessMm', 'Thickness', section.thicknessMm, SIZE), ...rest };
+  if (section.shape === 'round') return { shape: 'round', diameterMm: named('piece.section.diameterMm', 'Diameter', section.diameterMm, SIZE), ...rest };
+  throw new InputError('piece.section.shape', 'Round or flat?');
+}
+
+function requireCure(given: unknown, ppm: number): CureMix {
+  const cure = record('cure', given, 'Which cure is it? Give its nitrite, nitrate and salt from the label.') as unknown as CureMix;
+  const { nitritePercent, nitratePercent, saltPercent, sugarPercent, mayPump } = requireCureMix(cure);
+  if (ppm > 0 && nitritePercent <= 0) throw new InputError('cure', 'There is no nitrite in that cure. Aim at 0 ppm for salted meat, or take cure #1.');
+  return {
+    name: text('cure.name', cure.name, 60),
+    nitritePercent,
+    nitratePercent,
+    saltPercent,
+    ...(sugarPercent === undefined ? {} : { sugarPercent }),
+    ...(mayPump === undefined ? {} : { mayPump: mayPump === true }),
+  };
+}
+
+/** A number with its own name in the sentence. */
+function named(field: string, name: string, value: unknown, rule: NumberRule): number {
+  if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(field, `${name}: a number is missing.`);
+  try {
+    return requireNumber(field, value, rule);
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    throw new InputError(field, error.message.replace(field, name));
+  }
+}
+
+function text(field: string, value: unknown, most: number): string {
+  if (typeof value !== 'string' || value.trim() === '') throw new InputError(field, 'A word is missing here.');
+  if (value.trim().length > most) throw new InputError(field, `At most ${most} letters.`);
+  return value.trim();
+}
+
+function record(field: string, value: unknown, question: string): Record<string, unknown> {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new InputError(field, question);
+  return value as Record<string, unknown>;
+}
+
+function list(field: string, value: unknown, most: number): Record<string, unknown>[] {
+  if (!Array.isArray(value) || value.length > most) throw new InputError(field, `At most ${most} lines.`);
+  return value.map((line, i) => record(`${field}.${i}`, line, 'A line is missing.'));
+}
