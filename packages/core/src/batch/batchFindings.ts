@@ -35,7 +35,7 @@ export function batchFindings(found: Found): Finding[] {
   const { design, process, facts, figures, standing } = found;
   return worstFirst([
     ...mixFindings(design.cure, design.product, design.school.kind === 'pumpAndCover'),
-    ...(design.nitritePpm > 0 ? nitriteFindings(design, facts, figures) : []),
+    ...doseFindings(found),
     ...uncuredFindings(found),
     ...(design.nitritePpm > 0 ? reachFindings(found) : []),
     ...cureFindings(design, process, facts),
@@ -232,7 +232,9 @@ function chillAheadFindings({ design, cooling }: Found): Finding[] {
   ];
 }
 
-function nitriteFindings(design: BatchDesign, facts: BatchFacts, { nitrite }: BatchFigures): Finding[] {
+/** What the dose alone says: the part of the findings for which no piece's reach is worked out. */
+export function doseFindings({ design, facts, figures: { nitrite } }: Pick<Found, 'design' | 'facts' | 'figures'>): Finding[] {
+  if (design.nitritePpm <= 0) return [];
   const { applies, judgement, lowestPumped } = nitrite;
   const ppm = shown(applies);
   if (judgement.verdict === 'over') {

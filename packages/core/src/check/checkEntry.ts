@@ -1,6 +1,7 @@
 import { bathOf, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
+import { doseFindings } from '../batch/batchFindings.js';
 import { isByTheClock } from '../batch/design.js';
 import type { BatchDesign, Piece } from '../log/batchDesign.js';
 import { MIX_STEP_BRINE } from '../batch/batchFacts.js';
@@ -354,7 +355,7 @@ function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draf
   const mixes = Object.hasOwn(MIX_STEP_BRINE, spec.id);
   const pumps = spec.id === 'pump' || spec.id === 'repump';
   const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
-  const over = after.findings.find((finding) => finding.code === 'nitrite-over');
+  const over = doseFindings(after).find((finding) => finding.code === 'nitrite-over');
   if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
   if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
   // What lies too long must come out, whatever becomes of it.
@@ -379,8 +380,8 @@ function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, d
     if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
     return [{ field: 'reason', message: `${word}: ${round(weighed)} g where the sheet says ${round(planned[name])} g. Weigh it again, or write why.` }];
   }
-  const under = after.findings.find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
-  const wasUnder = before.findings.some((finding) => finding.code === under?.code);
+  const under = doseFindings(after).find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
+  const wasUnder = doseFindings(before).some((finding) => finding.code === under?.code);
   return under === undefined || wasUnder ? [] : [{ field: 'reason', message: `${under.message} Add what is missing, or write why not.` }];
 }
 
