@@ -195,8 +195,9 @@ test('the feed: an address is made, read as a calendar, renewed; the file is the
   await page.getByRole('button', { name: 'On your telephone' }).click();
   const panel = page.getByRole('region', { name: 'On your telephone' });
   const make = panel.getByRole('button', { name: 'Make an address to subscribe to' });
-  if (await make.isVisible()) await make.click();
   const field = panel.getByLabel('Address: add it to your calendar as a subscription');
+  await expect(make.or(field)).toBeVisible();
+  if (await make.isVisible()) await make.click();
   const address = await field.inputValue();
   const read = await page.request.get(address);
   expect(read.headers()['content-type']).toMatch(/^text\/calendar/);

@@ -5,6 +5,9 @@ import { createApp } from './createApp.js';
 import { DemoHouse } from './demo/demoHouse.js';
 import { readSettings } from './settings.js';
 
+/** ms */
+const KEPT_OPEN_MS = 65_000;
+
 const webRoot = join(import.meta.dirname, '../../web/dist');
 
 try {
@@ -15,6 +18,8 @@ try {
   await app.init();
   if (settings.demo) await app.get(DemoHouse).openIfEmpty();
   await app.listen(settings.port, settings.host);
+  // Longer than a page or a proxy keeps a line that it means to use again: one that is closed under an entry on its way looks like a house that is away.
+  app.getHttpServer().keepAliveTimeout = KEPT_OPEN_MS;
   console.log(`Bunkhouse is ready at http://${settings.host}:${settings.port}`);
 } catch (error) {
   const { code, message } = error as { code?: string; message?: string };
