@@ -1,15 +1,17 @@
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { get } from 'node:http';
 import { join } from 'node:path';
 import { dataFolder, ROOT } from './places.mjs';
 import { portIsFree, startPostgres, startServer } from './postgres.mjs';
 import { build, postgresPrograms, setUpPackages, setUpPostgres } from './setUp.mjs';
 import { growingPause } from './growingPause.mjs';
+import { ended, holdFolder, portAsked } from './holding.mjs';
 import { giveUp, Plain, step } from './steps.mjs';
 
-const port = Number(process.env.BUNKHOUSE_PORT || 4180);
+/** Where it listens when nothing else is asked for. */
+const USUAL_PORT = 4180;
 const demo = process.argv.includes('--empty') ? '0' : (process.env.BUNKHOUSE_DEMO ?? '1');
 /** So often the database is looked at, ms. */
 const LOOK_MS = 2000;
@@ -29,9 +31,8 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => s
 
 try {
   if (Number(process.versions.node.split('.')[0]) < 20) throw new Plain(`Node.js 20.19 or newer is needed; this is ${process.version}.`);
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new Plain(`BUNKHOUSE_PORT must be a port from 1 to 65535, not "${process.env.BUNKHOUSE_PORT}".`);
-  await askForPort();
+  const port = portAsked(USUAL_PORT);
+  await askForPort(port);
   await setUpPackages();
   const own = !process.env.DATABASE_URL;
   if (own) await setUpPostgres();
@@ -122,7 +123,7 @@ async function keepBeforeMigrations(url) {
   await step(`Keeping the house as it is in ${file}`, () => `${(backUp(url, file) / 1e6).toFixed(1)} MB`);
 }
 
-async function askForPort() {
+async function askForPort(port) {
   if (await portIsFree(port)) return;
   if (await answersAsOurs(port)) throw new Plain(`Bunkhouse is already running at http://127.0.0.1:${port}`);
   throw new Plain(`Port ${port} is busy. Stop the other program, or choose another port: BUNKHOUSE_PORT=${port + 1} npm start`);
@@ -145,42 +146,9 @@ async function openOwnDatabase() {
   const folder = dataFolder();
   await step(`Starting the database in ${folder}`, async () => {
     mkdirSync(folder, { recursive: true });
-    holdFolder(folder);
+    stops.push(holdFolder(folder));
     database = await startPostgres(folder);
   });
   stops.push(() => database.stop());
   return database.url;
-}
-
-/** One start at a time on a folder: two would stop each other's database. */
-function holdFolder(folder) {
-  const lock = join(folder, 'start.pid');
-  try {
-    writeFileSync(lock, String(process.pid), { flag: 'wx' });
-  } catch (error) {
-    if (error.code !== 'EEXIST') throw error;
-    const holder = Number(readFileSync(lock, 'utf8'));
-    if (isStart(holder)) throw new Plain(`Another start (process ${holder}) is using ${folder}. Stop it first, or set BUNKHOUSE_DATA to another folder.`);
-    writeFileSync(lock, String(process.pid));
-  }
-  stops.push(() => rmSync(lock, { force: true }));
-}
-
-/** Whether a process is a start of ours, not a stranger with the number of one that was killed. */
-function isStart(pid) {
-  if (pid === process.pid) return false;
-  try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
-  } catch {
-    return false;
-  }
-}
-
-function ended(child) {
-  if (child.exitCode !== null || child.signalCode !== null) return undefined;
-  return new Promise((resolve) => {
-    child.once('exit', resolve);
-    child.kill('SIGTERM');
-    setTimeout(() => child.kill('SIGKILL'), 8000).unref();
-  });
 }

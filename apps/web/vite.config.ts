@@ -28,6 +28,5 @@ export default defineConfig({
     }),
   ],
   resolve: { conditions: ['bunkhouse-source', ...defaultClientConditions], dedupe: ['react', 'react-dom', '@emotion/react'] },
-  server: { host: '127.0.0.1', port: 5180, strictPort: true, proxy: { '/api': { target: `http://127.0.0.1:${process.env.BUNKHOUSE_PORT ?? 4180}` } } },
   build: { target: 'es2022', sourcemap: false },
 });
