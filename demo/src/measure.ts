@@ -1,4 +1,6 @@
 import {
+  brineOf,
+  type PlannedStepId,
   colouredDepth,
   cureCourse,
   inputNames,
@@ -118,10 +120,10 @@ function temperature(record: BatchRecord, spec: StepSpec, name: string, random: 
   }
 }
 
-const CORE_C: Record<string, number> = { 'meat-on': 6, raise: 52, 'into-cold': 60, 'gate-first': 24, 'gate-second': 3, pack: 2.6 };
+const CORE_C: { [Id in PlannedStepId]?: number } = { 'meat-on': 6, raise: 52, 'into-cold': 60, 'gate-first': 24, 'gate-second': 3, pack: 2.6 };
 
 function asOnSheet(state: BatchState, spec: StepSpec, name: string, cureStepG: number): number {
-  const id = { mix: 'brine', 'mix-pickle': 'pickle', 'mix-cover': 'cover' }[spec.id];
+  const id = brineOf(spec.id);
   const brine = state.facts.brines.find((candidate) => candidate.id === id);
   if (brine === undefined) return 0;
   const grams = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: brine.cureG }[name] ?? 0;

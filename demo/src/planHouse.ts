@@ -74,8 +74,10 @@ function replanned({ played, record }: Planned, changes: DesignChanges, reason: 
 
 /** Moves one batch so that its meat goes on when that of another product does: of the ways to do so the one that runs into least else. */
 function clashing(batches: readonly Planned[], plan: HousePlan, now: number, by: string): Planned[] {
-  const onAt = ({ state }: Planned) =>
-    state.steps.find((step) => step.spec.id === 'meat-on' && step.closing === null && step.dueAt > now + CLASH_AHEAD_H * HOUR_MS)?.dueAt ?? Number.NaN;
+  const onAt = ({ state }: Planned) => {
+    const on = state.step('meat-on');
+    return on !== null && on.closing === null && on.dueAt > now + CLASH_AHEAD_H * HOUR_MS ? on.dueAt : Number.NaN;
+  };
   const ways = batches
     .flatMap((one) => batches.map((other) => ({ one, other, by: onAt(other) - onAt(one) })))
     .filter((way) => way.one.record.process.product !== way.other.record.process.product && Number.isFinite(way.by))

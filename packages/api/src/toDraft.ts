@@ -1,4 +1,4 @@
-import type { EntryDraft, LotDraw, PieceEvent, PitEvent, Probe, TendingAct } from '@bunkhouse/core';
+import type { EntryDraft, LotDraw, PieceEvent, PitEvent, PlannedStepId, Probe, TendingAct } from '@bunkhouse/core';
 import type { LogEntryRequest } from './logEntryRequest.js';
 
 /** The draft that a checked request asks for. Fields that its kind has no use for are left behind. */
@@ -8,9 +8,9 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
   const values = request.values ?? {};
   switch (request.kind) {
     case 'done':
-      return { ...written, kind: 'done', stepId: request.stepId ?? '', values, ...(reason === '' ? {} : { reason }) };
+      return { ...written, kind: 'done', stepId: stepIn(request), values, ...(reason === '' ? {} : { reason }) };
     case 'skipped':
-      return { ...written, kind: 'skipped', stepId: request.stepId ?? '', reason };
+      return { ...written, kind: 'skipped', stepId: stepIn(request), reason };
     case 'correction':
       return { ...written, kind: 'correction', replaces: request.replaces ?? '', values, reason };
     case 'withdrawn':
@@ -31,6 +31,9 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'note', reason };
   }
 }
+
+/** Whether a batch has such a step `checkEntry` says. */
+const stepIn = ({ stepId = '' }: LogEntryRequest): PlannedStepId => stepId as PlannedStepId;
 
 /** The event with nothing beside what its act has. What is wrong with it `checkEntry` says. */
 function pitEvent(event: PitEvent | PieceEvent | undefined): PitEvent {

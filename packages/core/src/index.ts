@@ -57,7 +57,9 @@ export { TENDING_ACTS, CHAMBER, type TendingAct, type Probe, type PitEvent } fro
 export type { ReadWith } from './log/readWith.js';
 export { SCHOOLS } from './log/school.js';
 export { standingEntries, type StandingEntry } from './log/standingEntries.js';
+export type { PlannedStepId } from './log/stepId.js';
 export { inputNames, isReadOfEach, readSoFar, unreadPieces, failedGates, closesStep } from './steps/gates.js';
+export { MIX_STEPS, brineOf } from './steps/mixSteps.js';
 export { STATIONS, STATION_NAMES, type Station } from './steps/station.js';
 export type { StepInput, StepSpec } from './steps/step.js';
 export { requireProgram } from './recipes/cookProgram.js';
@@ -67,7 +69,7 @@ export { PROCESSES, PLANNED_PRODUCTS, processFor } from './recipes/processes.js'
 export { processOf, RECIPE_NUMBERS, RECIPE_NUMBER_NAMES, requireRecipe, type OwnCheck, type Recipe, type RecipeNumber } from './recipes/recipe.js';
 export { STARTER_RECIPES } from './recipes/starterRecipes.js';
 export { usualDesign, designOf, usualWaterG } from './recipes/usualDesign.js';
-export { BRINE_NAMES, MIX_STEP_BRINE, sum, type BatchFacts } from './batch/batchFacts.js';
+export { BRINE_NAMES, sum, type BatchFacts } from './batch/batchFacts.js';
 export type { BrineFigures, PiecePump, BatchFigures } from './batch/batchFigures.js';
 export type { BatchRecord, StepState, BatchState, PieceCure } from './batch/batchState.js';
 export { isReadByBath, isDoneByBath, bathOf } from './batch/bathEvidence.js';

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse, FamilyMember, LogEntryRequest } from '@bunkhouse/api';
 import { datesFault, toDesign } from '@bunkhouse/api';
-import { attempt, designOf, designStops, MIX_STEP_BRINE, replay, sum, usualWaterG, type BatchDesign, type LogEntry, type Process } from '@bunkhouse/core';
+import { attempt, designOf, designStops, MIX_STEPS, replay, sum, usualWaterG, type BatchDesign, type LogEntry, type Process } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
@@ -132,7 +132,7 @@ export class BatchesService {
     const state = replay(whole, Date.parse(after.at));
     const share = after.event.goesG / (after.event.staysG + after.event.goesG);
     const { stepAt: _stepAt, stores: _stores, readyBy: _readyBy, program: _program, ...design } = whole.design;
-    const met = state.steps.some(({ spec, closing }) => Object.hasOwn(MIX_STEP_BRINE, spec.id) && closing !== null);
+    const met = Object.values(MIX_STEPS).some((id) => state.closing(id) !== null);
     const part = met ? design : beforeTheBrine(design, process, share * (state.firstGreenG[after.event.piece] ?? 0));
     const own: BatchDesign = {
       ...part,

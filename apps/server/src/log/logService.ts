@@ -90,7 +90,7 @@ export class LogService {
     const thermometer = await this.tools.thermometer(manager, tool);
     const at = Date.parse(draft.at);
     if (draft.kind === 'pit') return { ...draft, ...readEvent(thermometer, draft.event, at) };
-    const step = replay(batch, at).steps.find(({ spec }) => spec.id === draft.stepId);
+    const step = replay(batch, at).step(draft.stepId);
     return { ...draft, ...readValues(thermometer, step?.spec.inputs ?? [], draft.values, at) };
   }
 

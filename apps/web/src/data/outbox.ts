@@ -73,7 +73,7 @@ async function asItWillStand(record: BatchResponse, entry: LogEntryRequest): Pro
   const at = Date.parse(draft.at);
   if (draft.kind === 'pit') return { ...draft, ...readEvent(tool, draft.event, at) };
   if (draft.kind !== 'done') return draft;
-  const step = replay(record, at).steps.find(({ spec }) => spec.id === draft.stepId);
+  const step = replay(record, at).step(draft.stepId);
   return { ...draft, ...readValues(tool, step?.spec.inputs ?? [], draft.values, at) };
 }
 

@@ -11,9 +11,7 @@ export function usePullWindows(batches: readonly { record: BatchRecord; state: B
   const asks = useMemo(
     () =>
       batches.flatMap(({ record, state }) =>
-        state.steps.some((step) => step.spec.id === 'pull' && step.closing === null)
-          ? state.design.pieces.map((piece) => ({ batch: record.id, ...askOf(record, state, piece.code) }))
-          : [],
+        state.step('pull')?.closing === null ? state.design.pieces.map((piece) => ({ batch: record.id, ...askOf(record, state, piece.code) })) : [],
       ),
     [batches],
   );

@@ -1,3 +1,7 @@
+import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
+import type { BrineId } from '../steps/brine.js';
+import { MIX_STEPS } from '../steps/mixSteps.js';
+import type { InputName, ValuesOf } from '../steps/values.js';
 import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
 import { equilibriumBrine } from '../brine/equilibriumBrine.js';
 import { pickle, type NitriteTarget, type Pickle } from '../brine/pickle.js';
@@ -12,12 +16,7 @@ import type { BatchDesign, Piece } from '../log/batchDesign.js';
 import type { StepValues } from '../log/logEntry.js';
 import { greenAt, type PieceFact } from './pieces.js';
 
-export type BrineId = 'brine' | 'pickle' | 'cover';
-
 export const BRINE_NAMES: Record<BrineId, string> = { brine: 'Brine', pickle: 'Pump pickle', cover: 'Cover brine' };
-
-/** Which step weighs which brine. */
-export const MIX_STEP_BRINE: Readonly<Record<string, BrineId>> = { mix: 'brine', 'mix-pickle': 'pickle', 'mix-cover': 'cover' };
 
 /** A brine to be mixed, or as it was. */
 export interface SheetBrine extends BrineWeights {
@@ -73,8 +72,11 @@ export function lastWeightG({ driedG, pulledG, greenG, keptGreenG }: BatchFacts,
   return weighed === undefined || lay === undefined || lay === 0 ? ownG : (weighed * (keptGreenG[code] ?? lay)) / lay;
 }
 
-/** What the steps that are closed measured, by step id. */
-export type StepRecords = ReadonlyMap<string, StepValues>;
+/** What the steps that are closed measured, by step. */
+export type StepRecords = ReadonlyMap<PlannedStepId, StepValues>;
+
+/** What a step measured, with its names and kinds. */
+const measured = <Id extends SingleStepId>(records: StepRecords, id: Id): ValuesOf<Id> | undefined => records.get(id) as ValuesOf<Id> | undefined;
 
 /** What happened to pieces beside the steps, and until when it changed what the brine is for, ms. */
 interface Happened {
@@ -87,7 +89,7 @@ const NOTHING: Happened = { facts: [], untilMs: Infinity };
 
 /** Gathers the facts of a batch from its design and what its closed steps measured. */
 export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen: boolean, happened: Happened = NOTHING): BatchFacts {
-  const byPiece = (step: string, name: string) => perPiece(design.pieces, records.get(step), name);
+  const byPiece = <Id extends SingleStepId>(step: Id, name: InputName<Id>) => perPiece(design.pieces, records.get(step), name);
   const weighed = byPiece('weigh', 'greenG');
   const firstGreenG = Object.fromEntries(design.pieces.map((piece) => [piece.code, weighed[piece.code] ?? piece.greenG]));
   // A piece that is thrown out of the tub leaves the brine to the others: what it would have taken up counts for them.
@@ -101,7 +103,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   const before = byPiece('repump', 'beforeG');
   const after = byPiece('repump', 'pumpedG');
   const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
-  const packed = records.get('pack')?.packedG;
+  const packed = measured(records, 'pack')?.packedG;
   const brines = mixingSheet(design, sum(greenG))
     .map((brine) => ({ ...brine, ...acceleratorOf(brine, design) }))
     .map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records));
@@ -119,7 +121,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     repumpOpen,
     pulledG: byPiece('pull', 'pulledG'),
     driedG: byPiece('pellicle', 'driedG'),
-    packedG: typeof packed === 'number' ? packed : null,
+    packedG: packed ?? null,
   };
 }
 
@@ -218,13 +220,12 @@ const acceleratorOf = ({ cureG }: SheetBrine, { acceleratorPpm = 0, nitritePpm, 
 const HALF_STEPS = 1.5;
 
 function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
-  const step = Object.keys(MIX_STEP_BRINE).find((id) => MIX_STEP_BRINE[id] === planned.id);
-  const values = step === undefined ? undefined : records.get(step);
+  const values = measured(records, MIX_STEPS[planned.id]);
   if (values === undefined) return planned;
-  const g = (name: keyof BrineWeights) => (typeof values[name] === 'number' ? values[name] : planned[name]);
+  const g = (name: keyof BrineWeights) => values[name] ?? planned[name];
   const weights = { waterG: g('waterG'), saltG: g('saltG'), sugarG: g('sugarG'), cureG: g('cureG') };
   // What nobody weighed is not in it.
-  const acceleratorG = planned.acceleratorG === undefined ? {} : { acceleratorG: typeof values.acceleratorG === 'number' ? values.acceleratorG : 0 };
+  const acceleratorG = planned.acceleratorG === undefined ? {} : { acceleratorG: values.acceleratorG ?? 0 };
   return { id: planned.id, ...weights, ...acceleratorG, brineG: brineWeight(weights), weighed: true };
 }
 

@@ -1,3 +1,4 @@
+import type { SingleStepId } from '../log/stepId.js';
 import fc from 'fast-check';
 import { CURE_1 } from '../ingredients/cureMix.js';
 import type { BatchDesign } from '../log/batchDesign.js';
@@ -10,10 +11,10 @@ import { usualDesign } from '../recipes/usualDesign.js';
 const START = '2026-10-05T07:00:00.000Z';
 const ham = usualDesign('ham-bone-in', START);
 const loin = usualDesign('canadian-bacon', START);
-const records = (values: Record<string, Record<string, number>>): StepRecords => new Map(Object.entries(values));
-const figuresOf = (design: BatchDesign, values: Record<string, Record<string, number>>, repumpOpen = false) =>
-  batchFigures(design, batchFacts(design, records(values), repumpOpen));
-const codes = (design: BatchDesign, values: Record<string, Record<string, number>>, repumpOpen = false) => {
+type Measured = { [Id in SingleStepId]?: Record<string, number> };
+const records = (values: Measured): StepRecords => new Map(Object.entries(values) as [SingleStepId, Record<string, number>][]);
+const figuresOf = (design: BatchDesign, values: Measured, repumpOpen = false) => batchFigures(design, batchFacts(design, records(values), repumpOpen));
+const codes = (design: BatchDesign, values: Measured, repumpOpen = false) => {
   const facts = batchFacts(design, records(values), repumpOpen);
   return found(design, facts).map((finding) => finding.code);
 };
@@ -24,7 +25,7 @@ const found = (design: BatchDesign, facts: BatchFacts) =>
     facts,
     figures: batchFigures(design, facts),
     standing: [],
-    steps: [],
+    closing: () => null,
     cured: [],
     cooling: [],
   });

@@ -13,7 +13,7 @@ import type { CoolingState } from './coreEvidence.js';
 import { chillForecastH } from '../heat/chillForecast.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 import type { Process } from '../recipes/process.js';
-import type { StepState, PieceCure } from './batchState.js';
+import type { Ticket, PieceCure } from './batchState.js';
 import { growthWords } from '../safety/chillGrowth.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import { COLOURED_AT_PPM } from '../diffusion/reachAtPull.js';
@@ -25,7 +25,7 @@ export interface Found {
   facts: BatchFacts;
   figures: BatchFigures;
   standing: readonly StandingEntry[];
-  steps: readonly StepState[];
+  closing: Ticket['closing'];
   cured: readonly PieceCure[];
   cooling: readonly CoolingState[];
 }
@@ -71,9 +71,9 @@ function uncuredFindings({ design, process, cured }: Found): Finding[] {
 }
 
 /** How far the cure comes in each piece, or came: the worst is named. */
-function reachFindings({ cured, facts, steps }: Found): Finding[] {
+function reachFindings({ cured, facts, closing }: Found): Finding[] {
   const isPulled = Object.keys(facts.pulledG).length > 0;
-  const isOver = steps.some(({ spec, closing }) => spec.id === 'pack' && closing !== null);
+  const isOver = closing('pack') !== null;
   const worst = cured.filter(({ why }) => why === 'middle' || why === 'mean').sort((a, b) => a.leastPpm - b.leastPpm)[0];
   const pale = cured.filter(({ isPale }) => isPale);
   const of = (code: string) => (cured.length > 1 ? `Piece ${code}: ` : '');

@@ -1,3 +1,5 @@
+import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
+import type { ValuesOf } from '../steps/values.js';
 import type { BatchDesign } from '../log/batchDesign.js';
 import type { BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
@@ -40,11 +42,25 @@ export interface StepState {
   read: StepValues;
 }
 
+/** What closed a step: done, with what was measured at it by its names; or left out. */
+export type Closing<Id extends SingleStepId> =
+  (Omit<Extract<StandingEntry, { kind: 'done' }>, 'stepId' | 'values'> & { stepId: Id; values: ValuesOf<Id> }) | Extract<StandingEntry, { kind: 'skipped' }>;
+
+/** The steps of a batch, and the one way to ask for them. */
+export interface Ticket {
+  steps: StepState[];
+  /** null where this batch has no such step */
+  step: (id: PlannedStepId) => StepState | null;
+  /** what closed it; null while it is open, or where this batch has no such step */
+  closing: <Id extends SingleStepId>(id: Id) => Closing<Id> | null;
+  /** when it was closed, ms */
+  closedAt: (id: SingleStepId) => number | null;
+}
+
 /** Everything that follows from a record at an instant. Nothing of it is stored. */
-export interface BatchState {
+export interface BatchState extends Ticket {
   /** what was decided, with every change of the plan that stands */
   design: BatchDesign;
-  steps: StepState[];
   /** the next thing the cook's hands do */
   next: StepState | null;
   station: Station | null;

@@ -1,3 +1,4 @@
+import type { SingleStepId } from '../log/stepId.js';
 import { bathCore } from '../heat/bathCore.js';
 import { lethality } from '../safety/lethality.js';
 import { lethalityTable } from '../safety/lethalityTarget.js';
@@ -42,9 +43,9 @@ export function bathOf(
   standing: readonly StandingEntry[],
   design: BatchDesign,
   process: { program?: CookProgram },
-  closingOf: (id: string) => { at: string } | null | undefined,
+  closingOf: (id: SingleStepId) => { at: string } | null | undefined,
 ): BathLog {
-  const time = (id: string) => {
+  const time = (id: SingleStepId) => {
     const entry = closingOf(id);
     return entry == null ? null : Date.parse(entry.at);
   };

@@ -1,3 +1,4 @@
+import type { PlannedStepId } from '../log/stepId.js';
 import { chillGrowth, type ChillGrowth } from '../safety/chillGrowth.js';
 import { coolingGates, type CoolingRule, type GateState } from '../safety/coolingGates.js';
 import type { CoreReading } from '../safety/coreReadings.js';
@@ -16,7 +17,7 @@ export interface HandReading {
   at: number;
   by: string;
   /** the step that asked for it; null at a check between steps */
-  stepId: string | null;
+  stepId: PlannedStepId | null;
   lowestC: number;
   highestC: number;
   placesC: number[];
@@ -69,7 +70,7 @@ function placesOf(values: StepValues, here: readonly PieceNow[]): Map<string, nu
 
 /** A chill gate of one piece, by what hands read of it. Instants in ms. */
 export interface CoolingState {
-  stepId: string;
+  stepId: PlannedStepId;
   piece: string;
   rule: CoolingRule;
   fromC: number;
@@ -92,7 +93,7 @@ const HOUR_MS = 3_600_000;
 
 /** The chill gates of every piece, from what hands read of that piece alone. */
 export function coolingStates(
-  gates: readonly { stepId: string; gate: 0 | 1 }[],
+  gates: readonly { stepId: PlannedStepId; gate: 0 | 1 }[],
   pieces: readonly Piece[],
   read: ReadonlyMap<string, readonly HandReading[]>,
   offAt: number | null,

@@ -1,18 +1,20 @@
+import type { CourseMarkKind } from '../steps/defineStep.js';
+import { definitionOf } from '../steps/steps.js';
 import type { Injection, Stage } from '../diffusion/sectionProgram.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
 import type { Diffusivity } from '../log/batchDesign.js';
 import { sum } from './batchFacts.js';
-import type { BatchRecord, BatchState, StepState } from './batchState.js';
+import type { BatchRecord, BatchState, StepState, Ticket } from './batchState.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 
 /** What a course is worked out from. */
-export type CourseState = Pick<BatchState, 'design' | 'facts' | 'figures' | 'steps'>;
+export type CourseState = Pick<BatchState, 'design' | 'facts' | 'figures' | keyof Ticket>;
 
 /** Something that was done to a piece, or is planned, h from the start of its course. */
 export interface CourseMark {
-  kind: 'pump' | 'meatIn' | 'turn' | 'repump' | 'pull' | 'soakIn' | 'soakOut' | 'plate';
+  kind: CourseMarkKind;
   atH: number;
   done: boolean;
 }
@@ -52,15 +54,6 @@ const TURNS: readonly CourseMark['kind'][] = ['meatIn', 'turn', 'repump'];
 const LATE_SHARE = 0.5;
 /** A soak is sampled this often, h. */
 const SOAK_SAMPLE_H = 0.05;
-
-const STEP_MARKS: Readonly<Record<string, CourseMark['kind']>> = {
-  pump: 'pump',
-  'meat-in': 'meatIn',
-  repump: 'repump',
-  pull: 'pull',
-  'soak-in': 'soakIn',
-  'soak-out': 'soakOut',
-};
 
 /**
  * The course of one piece of a batch through pump, brine and soak: real times, weights, brines and refrigerator temperatures where
@@ -116,7 +109,7 @@ interface CourseEvent {
 function eventsOf(state: CourseState): CourseEvent[] {
   return state.steps
     .flatMap((step): CourseEvent[] => {
-      const kind = STEP_MARKS[step.spec.id] ?? (step.spec.missable === true ? 'turn' : undefined);
+      const kind = definitionOf(step.spec.id)?.marks;
       if (kind === undefined || step.status === 'skipped' || step.status === 'missed') return [];
       const done = step.closing !== null;
       return [{ kind, at: step.closing === null ? Math.ceil(step.dueAt / QUARTER_MS) * QUARTER_MS : Date.parse(step.closing.at), done, step }];

@@ -1,3 +1,4 @@
+import type { SingleStepId } from '../log/stepId.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { CURED_PPM } from '../cure/ruleSet.js';
 import { isByTheClock } from './design.js';
@@ -62,10 +63,10 @@ const NO_CURE_AT_ALL: Omit<PieceCure, 'code' | 'lainDays'> = {
 };
 
 /** When it went into the brine, and onto the fire, as logged or as planned, ms. */
-function hoursOf({ steps }: CourseState): { meatIn: number | null; fire: number | null } {
-  const at = (id: string) => {
-    const step = steps.find(({ spec }) => spec.id === id);
-    return step === undefined ? null : step.closing === null ? step.dueAt : Date.parse(step.closing.at);
+function hoursOf({ step }: CourseState): { meatIn: number | null; fire: number | null } {
+  const at = (id: SingleStepId) => {
+    const found = step(id);
+    return found === null ? null : found.closing === null ? found.dueAt : Date.parse(found.closing.at);
   };
   return { meatIn: at('meat-in'), fire: at('meat-on') };
 }

@@ -8,7 +8,8 @@ import { atPull, coveredFigure } from './nitriteAtPull.js';
 import { HANDBOOK_RATES, USUAL_RATES } from '../section/uptake.js';
 import { isByTheClock } from './design.js';
 import type { BatchDesign } from '../log/batchDesign.js';
-import { inBrine, sum, type BatchFacts, type BrineId, type SheetBrine } from './batchFacts.js';
+import type { BrineId } from '../steps/brine.js';
+import { inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
 import { inWorking } from '../units/figure.js';
 
 /** Figures that differ by less are the same figure, ppm. */

@@ -1,3 +1,4 @@
+import { ACCELERATOR_LINE } from '../steps/mixLines.js';
 import { repumps } from './design.js';
 import type { BatchDesign } from '../log/batchDesign.js';
 import type { CookProgram } from '../log/cookProgram.js';
@@ -10,7 +11,7 @@ import type { StepSpec, StepTemplate } from '../steps/step.js';
  */
 export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
   const kept = process.steps.filter((step) => applies(step, design));
-  const ids = new Set(kept.map((step) => step.id));
+  const ids: ReadonlySet<string> = new Set(kept.map((step) => step.id));
   return kept
     .flatMap((step) => expand(step, design))
     .map((step) => soakedAsPlanned(step, design))
@@ -44,19 +45,18 @@ const cookedSealed = (step: StepSpec): StepSpec =>
 /** Salted meat: there is no cure to weigh. */
 const withoutCure = (step: StepSpec): StepSpec => ({ ...step, inputs: step.inputs.filter(({ name }) => name !== 'cureG') });
 
-/** Where it is planned it is a line of what carries the cure; left out, it was not weighed. */
+/** Where it is planned it is a line of what carries the cure. */
 const withAccelerator = (step: StepSpec, { acceleratorPpm = 0 }: BatchDesign): StepSpec =>
-  acceleratorPpm > 0 && step.inputs.some(({ name }) => name === 'cureG')
-    ? { ...step, inputs: [...step.inputs, { kind: 'mass', name: 'acceleratorG', label: 'Ascorbate or erythorbate', optional: true, allowZero: true }] }
-    : step;
+  acceleratorPpm > 0 && step.inputs.some(({ name }) => name === 'cureG') ? { ...step, inputs: [...step.inputs, ACCELERATOR_LINE] } : step;
 
 function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
-  const { only: _only, repeatEveryH, ...spec } = step;
-  if (repeatEveryH === undefined) return [spec];
+  const { only: _only, repeatEveryH, id, ...spec } = step;
+  if (id !== 'turn') return [{ ...spec, id }];
+  if (repeatEveryH === undefined) return [];
   const times = Math.ceil((design.cureDays * 24) / repeatEveryH) - 1;
   return Array.from({ length: times }, (_, i) => ({
     ...spec,
-    id: `${spec.id}-${i + 1}`,
+    id: `turn-${i + 1}` as const,
     title: `${spec.title} ${i + 1}`,
     act: `${spec.act} ${i + 1}`,
     after: { step: spec.after.step, h: repeatEveryH * (i + 1) },
@@ -65,7 +65,7 @@ function expand(step: StepTemplate, design: BatchDesign): StepSpec[] {
 }
 
 /** A step that follows one of another school follows that school's last step before it instead: the last of its `needs`. */
-function reanchor(step: StepSpec, ids: Set<string>): StepSpec['after'] {
+function reanchor(step: StepSpec, ids: ReadonlySet<string>): StepSpec['after'] {
   if (step.after.step === 'start' || ids.has(step.after.step)) return step.after;
   const instead = step.needs.filter((id) => ids.has(id)).at(-1) ?? 'start';
   return { step: instead, h: 0.5 };

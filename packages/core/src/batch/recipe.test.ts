@@ -33,7 +33,7 @@ describe('the starter recipes', () => {
     expect(state.next?.spec.id).toBe('weigh');
     expect(state.steps.at(-1)?.spec.id).toBe('pack');
     // Every step but the first follows one that is there.
-    const ids = new Set(state.steps.map(({ spec }) => spec.id));
+    const ids = new Set<string>(state.steps.map(({ spec }) => spec.id));
     expect(
       state.steps
         .slice(1)

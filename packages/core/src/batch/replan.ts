@@ -1,3 +1,4 @@
+import type { StepInstants } from '../log/stepId.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
@@ -66,7 +67,7 @@ export function changedDesign(design: BatchDesign, process: Process, changes: De
 }
 
 /** Other days of cure are another pull: the one that was planned for it no longer holds. */
-function withoutPull({ stepAt }: BatchDesign): { stepAt?: Record<string, string> } {
+function withoutPull({ stepAt }: BatchDesign): { stepAt?: StepInstants } {
   if (stepAt === undefined) return {};
   const { pull: _pull, ...kept } = stepAt;
   return { stepAt: kept };
@@ -79,7 +80,7 @@ const MOST_JOBS = 120;
  *
  * @throws InputError where a job or its time is none
  */
-export function requireInstants(stepAt: unknown): Record<string, string> {
+export function requireInstants(stepAt: unknown): StepInstants {
   if (typeof stepAt !== 'object' || stepAt === null || Array.isArray(stepAt)) throw new InputError('changes.stepAt', 'Which jobs, and when?');
   const jobs = Object.entries(stepAt);
   if (jobs.length === 0 || jobs.length > MOST_JOBS) throw new InputError('changes.stepAt', `Between 1 and ${MOST_JOBS} jobs are moved at once.`);

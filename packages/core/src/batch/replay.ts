@@ -1,3 +1,5 @@
+import type { PlannedStepId } from '../log/stepId.js';
+import { ticketOf } from './ticket.js';
 import { bathOf, isDoneByBath, isReadByBath } from './bathEvidence.js';
 import { curedPieces } from './curedPieces.js';
 import type { BatchRecord, StepStatus, Urgency, StepState, BatchState } from './batchState.js';
@@ -33,7 +35,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const startsWith = { design, firstGreenG: firstWeights(design, standing), pieceFacts: pieceFacts([record.id, ...(record.origin?.line ?? [])], standing) };
   const { closings, read } = closingEntries(specs, standing, (at) => piecesAt(startsWith, at), design, process);
   const end = standing.find((entry) => entry.kind === 'ended');
-  const records = new Map([...closings].flatMap(([id, entry]): [string, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
+  const records = new Map([...closings].flatMap(([id, entry]): [PlannedStepId, StepValues][] => (entry.kind === 'done' ? [[id, entry.values]] : [])));
   const happened = greenOnly(startsWith.pieceFacts, closings.get('pump'));
   const metAt = closings.get('meat-in') ?? closings.get('pump');
   const facts = batchFacts(design, records, repumps(design.school) && !closings.has('repump') && !closings.has('pull'), {
@@ -68,6 +70,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
     }),
     end !== undefined,
   );
+  const ticket = ticketOf(steps);
   const next = steps.find((step) => step.status === 'open') ?? null;
   const last = steps.at(-1)?.closing;
   const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
@@ -75,17 +78,17 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const core = closings.get('core');
   const coreRead = handReadings({ standing, specs, pieces: here });
   const pieces = piecesAt(here, clock);
-  const cured = once(() => curedPieces(record, { design, facts, figures, steps }));
+  const cured = once(() => curedPieces(record, { design, facts, figures, ...ticket }));
   const cooling = once(() =>
     coolingStates(coolingGatesOf(specs), pieces, coreRead, core === undefined ? null : Date.parse(core.at), (code) => {
       const isCured = cured().find((piece) => piece.code === code)?.isCured === true;
       return { rule: isCured ? 'cured' : 'notCured', saltPercent: figures.salt.value, nitritePpm: isCured ? figures.nitrite.applies.value : 0 };
     }),
   );
-  const findings = once(() => batchFindings({ design, process, facts, figures, standing, steps, cured: cured(), cooling: cooling() }));
+  const findings = once(() => batchFindings({ design, process, facts, figures, standing, closing: ticket.closing, cured: cured(), cooling: cooling() }));
   return {
     design,
-    steps,
+    ...ticket,
     next,
     station: next?.spec.station ?? null,
     outcome,
@@ -127,7 +130,7 @@ function once<T>(work: () => T): () => T {
 }
 
 /** Which step is which gate: as it says, else in their order. */
-const coolingGatesOf = (specs: readonly StepSpec[]): { stepId: string; gate: 0 | 1 }[] =>
+const coolingGatesOf = (specs: readonly StepSpec[]): { stepId: PlannedStepId; gate: 0 | 1 }[] =>
   specs
     .filter(({ cooling }) => cooling !== undefined)
     .slice(0, 2)
@@ -145,7 +148,7 @@ function firstWeights(design: BatchDesign, standing: readonly StandingEntry[]): 
 }
 
 /** How long it lay in the brine by the log, or will have by the plan; longer where the pull is late. */
-function lyingH(cureDays: number, closings: ReadonlyMap<string, StandingEntry>, now: number): number {
+function lyingH(cureDays: number, closings: ReadonlyMap<PlannedStepId, StandingEntry>, now: number): number {
   const [from, pull] = [closings.get('meat-in'), closings.get('pull')];
   if (from === undefined) return cureDays * 24;
   const lain = (Date.parse(pull?.at ?? new Date(now).toISOString()) - Date.parse(from.at)) / HOUR_MS;
@@ -162,9 +165,9 @@ function closingEntries(
   piecesThen: (at: number) => PieceNow[],
   design: BatchDesign,
   process: Process,
-): { closings: Map<string, StandingEntry>; read: Map<string, StepValues> } {
-  const closings = new Map<string, StandingEntry>();
-  const read = new Map<string, StepValues>();
+): { closings: Map<PlannedStepId, StandingEntry>; read: Map<PlannedStepId, StepValues> } {
+  const closings = new Map<PlannedStepId, StandingEntry>();
+  const read = new Map<PlannedStepId, StepValues>();
   for (const spec of specs) {
     const skippedWith = spec.skippedWith === undefined ? undefined : closings.get(spec.skippedWith);
     let soFar: StepValues = {};
@@ -189,9 +192,9 @@ function looksAt(spec: StepSpec, standing: StandingEntry[], closing: StandingEnt
   return standing.filter((entry) => entry.kind === 'done' && entry.stepId === spec.id && entry !== closing);
 }
 
-function stepFacts(specs: StepSpec[], closings: Map<string, StandingEntry>, standing: StandingEntry[]): Map<string, StepFact> {
+function stepFacts(specs: StepSpec[], closings: ReadonlyMap<PlannedStepId, StandingEntry>, standing: StandingEntry[]): Map<PlannedStepId, StepFact> {
   return new Map(
-    specs.map((spec): [string, StepFact] => {
+    specs.map((spec): [PlannedStepId, StepFact] => {
       const closing = closings.get(spec.id);
       if (closing !== undefined) return [spec.id, { closedAt: Date.parse(closing.at) }];
       const look = looksAt(spec, standing, null).at(-1);
@@ -202,14 +205,22 @@ function stepFacts(specs: StepSpec[], closings: Map<string, StandingEntry>, stan
 }
 
 /** A missable step is missed once the next of its kind is due, or what comes after all of them is done. */
-function missedOrComing(spec: StepSpec, specs: StepSpec[], closings: Map<string, StandingEntry>, due: Map<string, number>, now: number): StepStatus {
+function missedOrComing(
+  spec: StepSpec,
+  specs: StepSpec[],
+  closings: ReadonlyMap<PlannedStepId, StandingEntry>,
+  due: ReadonlyMap<PlannedStepId, number>,
+  now: number,
+): StepStatus {
   if (!spec.missable) return 'coming';
   const later = specs.slice(specs.indexOf(spec) + 1);
   const sibling = later.find((other) => other.missable);
   const followed = later.some(
     (other) => !other.missable && other.needs.some((id) => spec.needs.includes(id)) && closings.has(other.id) && other.id !== 'repump',
   );
-  return followed || closings.has(sibling?.id ?? '') || (sibling !== undefined && (due.get(sibling.id) ?? Infinity) <= now) ? 'missed' : 'coming';
+  return followed || (sibling !== undefined && closings.has(sibling.id)) || (sibling !== undefined && (due.get(sibling.id) ?? Infinity) <= now)
+    ? 'missed'
+    : 'coming';
 }
 
 /** Marks the step that is next: of those whose needs are met, the one that falls due first. */

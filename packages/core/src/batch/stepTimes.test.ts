@@ -1,3 +1,4 @@
+import type { PlannedStepId } from '../log/stepId.js';
 import fc from 'fast-check';
 import { planSteps } from './planSteps.js';
 import { PLANNED_PRODUCTS, processFor } from '../recipes/processes.js';
@@ -24,7 +25,7 @@ describe('dated steps', () => {
         (name, kind, days, delays, nowH) => {
           const steps = stepsOf(name, kind, days);
           const planned = plannedTimes(steps, START, days);
-          const facts = new Map<string, StepFact>();
+          const facts = new Map<PlannedStepId, StepFact>();
           // A prefix of the work is done, each step early or late by some hours but never before the one before it.
           let last = START;
           delays.forEach((delay, i) => {

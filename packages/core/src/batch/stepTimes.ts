@@ -1,3 +1,4 @@
+import type { PlannedStepId, StepInstants } from '../log/stepId.js';
 import type { Anchor, StepSpec } from '../steps/step.js';
 
 const HOUR_MS = 3_600_000;
@@ -12,7 +13,7 @@ export interface StepFact {
 
 /** Jobs planned for an instant, ISO, by step, and the fewest days that a cure may be cut to by it. */
 export interface CalendarWord {
-  stepAt?: Readonly<Record<string, string>>;
+  stepAt?: Readonly<StepInstants>;
   leastCureDays?: number;
 }
 
@@ -27,13 +28,13 @@ export function stepTimes(
   steps: readonly StepSpec[],
   startsAt: number,
   cureDays: number,
-  facts: ReadonlyMap<string, StepFact>,
+  facts: ReadonlyMap<PlannedStepId, StepFact>,
   now: number,
   calendar: CalendarWord = {},
-): Map<string, number> {
+): Map<PlannedStepId, number> {
   const planned = calendar.stepAt ?? {};
-  const due = new Map<string, number>();
-  const from = (id: string): number => {
+  const due = new Map<PlannedStepId, number>();
+  const from = (id: PlannedStepId | 'start'): number => {
     if (id === 'start') return startsAt;
     return facts.get(id)?.closedAt ?? Math.max(due.get(id) ?? startsAt, now);
   };
@@ -55,5 +56,5 @@ function leastMs({ after, stretch }: StepSpec, leastCureDays: number): number {
 }
 
 /** The plan as it was made: nothing done yet, nothing late. */
-export const plannedTimes = (steps: readonly StepSpec[], startsAt: number, cureDays: number, calendar: CalendarWord = {}): Map<string, number> =>
+export const plannedTimes = (steps: readonly StepSpec[], startsAt: number, cureDays: number, calendar: CalendarWord = {}): Map<PlannedStepId, number> =>
   stepTimes(steps, startsAt, cureDays, new Map(), -Infinity, calendar);

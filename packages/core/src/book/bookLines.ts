@@ -1,10 +1,11 @@
+import type { AnyInputName } from '../steps/values.js';
+import type { SingleStepId } from '../log/stepId.js';
 import { isByTheClock } from '../batch/design.js';
 import { sum } from '../batch/batchFacts.js';
 import { programText } from '../recipes/cookProgram.js';
 import type { StandingEntry } from '../log/standingEntries.js';
-import type { StepValues } from '../log/logEntry.js';
 import { replay } from '../batch/replay.js';
-import type { BatchRecord, BatchState } from '../batch/batchState.js';
+import type { BatchRecord, BatchState, Closing } from '../batch/batchState.js';
 import type { Station } from '../steps/station.js';
 import { thicknessMm } from '../section/section.js';
 import { deviations } from './deviations.js';
@@ -28,14 +29,14 @@ const HOUR_MS = 3_600_000;
 export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
   const { process } = record;
   const { design, facts, figures, standing } = state;
-  const closing = (id: string): StandingEntry | null => state.steps.find(({ spec }) => spec.id === id)?.closing ?? null;
+  const { closing } = state;
   const planned = replay({ ...record, entries: [] }, Date.parse(record.design.startsAt));
-  const hours = (from: string, to: string): number | null => {
+  const hours = (from: SingleStepId, to: SingleStepId): number | null => {
     const [a, b] = [closing(from), closing(to)];
     return a === null || b === null || a.kind === 'skipped' ? null : (Date.parse(b.at) - Date.parse(a.at)) / HOUR_MS;
   };
-  const plannedHours = (from: string, to: string): number | null => {
-    const at = (id: string) => planned.steps.find(({ spec }) => spec.id === id)?.plannedAt;
+  const plannedHours = (from: SingleStepId, to: SingleStepId): number | null => {
+    const at = (id: SingleStepId) => planned.step(id)?.plannedAt;
     const [a, b] = [at(from), at(to)];
     return a === undefined || b === undefined ? null : (b - a) / HOUR_MS;
   };
@@ -88,14 +89,7 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('dry', 'dried', 'Dried weight', 'g', null, whole(facts.driedG)),
     line('smoke', 'program', 'Program', null, programText(process.program ?? []), programText(design.program ?? process.program ?? [])),
     line('cook', 'fire', 'On the fire', 'h', plannedHours('meat-on', 'core'), hours('meat-on', 'core')),
-    line(
-      'cook',
-      'core',
-      'Core, lowest place',
-      'C',
-      process.coreTargetC,
-      core?.kind === 'done' ? lowest(state.steps.find(({ spec }) => spec.id === 'core')?.read ?? core.values) : null,
-    ),
+    line('cook', 'core', 'Core, lowest place', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(state.step('core')?.read ?? core.values) : null),
     ...gateLines(state).map(({ key, name, limitH, actual }) => line('chill', key, name, 'h', limitH, actual)),
     line('pack', 'packed', 'Packed weight', 'g', null, facts.packedG),
     line('pack', 'yield', 'Yield, of green', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),
@@ -142,10 +136,10 @@ const mean = (values: readonly number[]): number | null => (values.length === 0 
 const packedShare = (share: { low: number; high: number } | undefined): string | null =>
   share === undefined ? null : `${Math.round(share.low * 100)} to ${Math.round(share.high * 100)}`;
 
-const numbers = (standing: readonly StandingEntry[], name: string): number[] =>
+const numbers = (standing: readonly StandingEntry[], name: AnyInputName): number[] =>
   standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values[name] === 'number' ? [entry.values[name]] : []));
 
-function extreme(standing: readonly StandingEntry[], name: string, pick: (...values: number[]) => number): number | null {
+function extreme(standing: readonly StandingEntry[], name: AnyInputName, pick: (...values: number[]) => number): number | null {
   const found = numbers(standing, name);
   return found.length === 0 ? null : pick(...found);
 }
@@ -154,13 +148,13 @@ const lastTaste = (standing: readonly StandingEntry[]): string | null =>
   standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.taste === 'string' ? [entry.values.taste] : [])).at(-1) ?? null;
 
 /** The warmest core at a step, of one piece or several. */
-function warmestAt(entry: StandingEntry | null): number | null {
+function warmestAt(entry: Closing<'pack'> | null): number | null {
   if (entry?.kind !== 'done') return null;
   const read = Object.entries(entry.values).flatMap(([name, C]) => (/^coreC(?::|$)/.test(name) && typeof C === 'number' ? [C] : []));
   return read.length === 0 ? null : Math.max(...read);
 }
 
-function lowest(values: StepValues): number | null {
+function lowest(values: Readonly<Record<string, number | string | undefined>>): number | null {
   const found = Object.entries(values).flatMap(([name, value]) => (/^instant\dC(?::|$)/.test(name) && typeof value === 'number' ? [value] : []));
   return found.length === 0 ? null : Math.min(...found);
 }

@@ -49,7 +49,7 @@ describe('moving plans', () => {
     const changes = shiftedPlan(state, 24 * HOUR_MS);
     expect(changes.cureDays).toBe(15);
     const [before, after] = [due(record(BEGUN)), due(record([...BEGUN, replanned(changes)]))];
-    for (const id of ['pull', 'fry', 'rack', 'meat-on', 'pack']) expect(after.get(id)).toBeCloseTo((before.get(id) ?? 0) + 24, 6);
+    for (const id of ['pull', 'fry', 'rack', 'meat-on', 'pack'] as const) expect(after.get(id)).toBeCloseTo((before.get(id) ?? 0) + 24, 6);
     expect(faults(record(BEGUN), changes)).toEqual([]);
     expect(faults(record(BEGUN), shiftedPlan(state, 20 * 24 * HOUR_MS))[0]).toMatch(/^Pull not later than 24 days after meat in/);
   });

@@ -1,3 +1,5 @@
+import type { SingleStepId } from '../log/stepId.js';
+import { heldFor } from '../steps/heldFor.js';
 import { sum } from '../batch/batchFacts.js';
 import type { HoldName } from '../log/batchDesign.js';
 import { gapLimits, type PullLimits } from '../batch/gapLimits.js';
@@ -86,8 +88,8 @@ interface Need {
   id: HoldName;
   kind: Resource['kind'];
   amount: number;
-  from: string;
-  until: string;
+  from: SingleStepId;
+  until: SingleStepId;
   program?: string;
 }
 
@@ -100,11 +102,11 @@ function holdsOf({ process }: BatchRecord, state: BatchState, resources: readonl
   const usesSmoker = (state.design.program ?? process.program ?? [{ medium: 'smoker' }]).some(({ medium }) => medium === 'smoker');
   const litres = (g: number, perKg: number) => Math.round((g / 1000) * perKg * 10) / 10;
   const needs: Need[] = [
-    { id: 'tub', kind: 'tub', amount: Math.ceil((greenG + brineG) / TUB_G), from: 'meat-in', until: 'pull' },
-    { id: 'cure', kind: 'refrigerator', amount: litres(greenG + brineG, LITRES.cure), from: 'meat-in', until: 'pull' },
-    { id: 'dry', kind: 'refrigerator', amount: litres(greenG, LITRES.dry), from: 'rack', until: 'pellicle' },
-    ...(usesSmoker ? [{ id: 'smoke' as const, kind: 'smoker' as const, amount: racks, from: 'meat-on', until: 'into-cold', program: process.product }] : []),
-    { id: 'chill', kind: 'refrigerator', amount: litres(greenG, LITRES.chill), from: 'gate-first', until: 'pack' },
+    { id: 'tub', kind: 'tub', amount: Math.ceil((greenG + brineG) / TUB_G), ...heldFor('tub') },
+    { id: 'cure', kind: 'refrigerator', amount: litres(greenG + brineG, LITRES.cure), ...heldFor('cure') },
+    { id: 'dry', kind: 'refrigerator', amount: litres(greenG, LITRES.dry), ...heldFor('dry') },
+    ...(usesSmoker ? [{ id: 'smoke' as const, kind: 'smoker' as const, amount: racks, ...heldFor('smoke'), program: process.product }] : []),
+    { id: 'chill', kind: 'refrigerator', amount: litres(greenG, LITRES.chill), ...heldFor('chill') },
   ];
   return needs.flatMap((need) => holdOf(need, state.design.stores?.[need.id], resources, steps));
 }

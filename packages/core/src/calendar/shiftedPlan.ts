@@ -1,3 +1,4 @@
+import type { PlannedStepId, StepInstants } from '../log/stepId.js';
 import type { DesignChanges } from '../log/designChanges.js';
 import type { BatchState, StepState } from '../batch/batchState.js';
 import { movedPlan } from './movedPlan.js';
@@ -10,7 +11,7 @@ export function shiftedPlan(state: BatchState, byMs: number): DesignChanges {
 }
 
 /** One job set down at another instant; what follows it keeps its distance, as far as it has a time of its own. */
-export function draggedPlan(state: BatchState, stepId: string, at: string): DesignChanges {
+export function draggedPlan(state: BatchState, stepId: PlannedStepId, at: string): DesignChanges {
   const index = state.steps.findIndex((step) => step.spec.id === stepId);
   const step = state.steps[index];
   if (step === undefined || isTurn(step)) return movedPlan(state, { [stepId]: at });
@@ -18,8 +19,8 @@ export function draggedPlan(state: BatchState, stepId: string, at: string): Desi
 }
 
 /** Where the open jobs from one on would lie; all of them, or only those with a time of their own. */
-function shifted(state: BatchState, byMs: number, from: number, all: boolean): Record<string, string> {
-  const lies = state.steps.some((step) => step.spec.id === 'meat-in' && step.closing !== null);
+function shifted(state: BatchState, byMs: number, from: number, all: boolean): StepInstants {
+  const lies = state.closing('meat-in') !== null;
   const own = state.design.stepAt ?? {};
   const moving = state.steps
     .slice(from)

@@ -1,3 +1,4 @@
+import type { PlannedStepId } from '../log/stepId.js';
 import fc from 'fast-check';
 import { simulateSection } from '../diffusion/simulateSection.js';
 import type { BatchDesign } from '../log/batchDesign.js';
@@ -28,7 +29,7 @@ const plan = (design: BatchDesign): BatchState => planBatch(process, design);
 function lying(design: BatchDesign = strong()): BatchRecord {
   const brine = plan(design).facts.brines[0];
   const at = (hours: number) => new Date(Date.parse(START) + hours * 3_600_000).toISOString();
-  const done = (seq: number, stepId: string, values: Record<string, number | string>): LogEntry => ({
+  const done = (seq: number, stepId: PlannedStepId, values: Record<string, number | string>): LogEntry => ({
     id: `00000000-0000-4000-8000-00000000000${seq}`,
     seq,
     kind: 'done',
@@ -54,7 +55,7 @@ const inAt = Date.parse(START) + 1.5 * 3_600_000;
 const pull = (days: number, grams = 2750) => ({
   id: '00000000-0000-4000-8000-000000000009',
   kind: 'done' as const,
-  stepId: 'pull',
+  stepId: 'pull' as const,
   values: { 'pulledG:A': grams, firmness: 'firm', smell: 'fresh' },
   by: 'Wren',
   at: new Date(inAt + days * DAY_MS).toISOString(),
@@ -125,8 +126,8 @@ describe('a strong pickle by the clock', () => {
     expect(checkEntry(record, pull(14), late)).toEqual([]);
     const pulled = { ...record, entries: [...record.entries, { ...pull(14), seq: 4, recordedAt: pull(14).at }] };
     const after = { ...pull(14), id: '00000000-0000-4000-8000-000000000010', stepId: 'rinse', values: {}, at: new Date(late + 600_000).toISOString() };
-    const next = replay(pulled, late + 600_000).next?.spec.id ?? '';
-    expect(checkEntry(pulled, { ...after, stepId: next }, late + 600_000)[0]?.message ?? '').toMatch(/over the limit|must not be eaten|missing/);
+    const next = replay(pulled, late + 600_000).next?.spec.id ?? 'pack';
+    expect(checkEntry(pulled, { ...after, stepId: next }, late + 600_000)[0]?.message ?? 'pack').toMatch(/over the limit|must not be eaten|missing/);
     expect(replay(pulled, late + 30 * DAY_MS).findings.find(({ level }) => level === 'stop')?.message).toMatch(/throw the batch away/i);
   });
 

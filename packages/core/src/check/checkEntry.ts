@@ -1,10 +1,11 @@
+import type { PlannedStepId } from '../log/stepId.js';
 import { bathOf, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
 import { numberFault } from '../units/require.js';
 import { doseFindings } from '../batch/batchFindings.js';
 import { isByTheClock } from '../batch/design.js';
 import type { BatchDesign, Piece } from '../log/batchDesign.js';
-import { MIX_STEP_BRINE } from '../batch/batchFacts.js';
+import { brineOf } from '../steps/mixSteps.js';
 import type { CoolingState } from '../batch/coreEvidence.js';
 import { attempt, reasonFault, withDraft, withoutAct } from './entryDraft.js';
 import type { EntryDraft, EntryFault } from '../log/entryFault.js';
@@ -20,6 +21,7 @@ import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
 import type { StepInput, StepSpec } from '../steps/step.js';
+import type { AnyInputName } from '../steps/values.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
@@ -87,9 +89,9 @@ function liveFault(state: BatchState): EntryFault[] {
   ];
 }
 
-function stepFault(state: BatchState, stepId: string, check: (step: StepState) => EntryFault[]): EntryFault[] {
-  const step = state.steps.find((candidate) => candidate.spec.id === stepId);
-  return step === undefined ? [{ field: 'stepId', message: 'This batch has no such step.' }] : check(step);
+function stepFault(state: BatchState, stepId: PlannedStepId, check: (step: StepState) => EntryFault[]): EntryFault[] {
+  const step = state.step(stepId);
+  return step === null ? [{ field: 'stepId', message: 'This batch has no such step.' }] : check(step);
 }
 
 function skipFaults(step: StepState, state: BatchState, draft: { reason: string }, at: number): EntryFault[] {
@@ -112,7 +114,7 @@ const inputOf = (name: string, code: string, pieces: readonly Piece[]): string =
 /** A piece that lies sealed in a bath is done by its water; where that proves nothing, its core is read, or what was decided is written. */
 function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: StepState, draft: DoneDraft, at: number): EntryFault[] {
   if (!isReadByBath(spec) || hasReason(draft.reason)) return [];
-  const bath = bathOf(state.standing, state.design, record.process, (id) => state.steps.find((step) => step.spec.id === id)?.closing);
+  const bath = bathOf(state.standing, state.design, record.process, state.closing);
   const pieces = piecesAt(state, at);
   const seen = readSoFar(spec, read, draft.values);
   const isRead = (code: string) => Object.keys(seen).some((name) => name.startsWith('instant') && pieceRead(name, pieces) === code);
@@ -229,7 +231,7 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     const greenG = state.facts.greenG[code] ?? 0;
     // After a cut what is weighed is what is left of the piece.
     const left = (state.facts.keptGreenG[code] ?? greenG) / (greenG || 1);
-    const weight = (name: string) => values[`${name}:${code}`];
+    const weight = (name: AnyInputName) => values[`${name}:${code}`];
     const after = weight('pumpedG');
     const before = weight('beforeG') ?? greenG;
     if (typeof after === 'number' && typeof before === 'number') {
@@ -277,7 +279,7 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   if (written) return [];
   const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => ({ field: 'reason', message: gate.say }));
   const early = step.spec.notBeforeCureShare;
-  const from = state.steps.find((other) => other.spec.id === early?.step)?.closing;
+  const from = early === undefined ? null : state.step(early.step)?.closing;
   if (early !== undefined && from) {
     const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * 86_400_000;
     // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
@@ -319,10 +321,10 @@ function reachFaults(record: BatchRecord, draft: DoneDraft, at: number): EntryFa
 }
 
 /** Gates that were not met and of which nobody wrote what was decided: a correction does not decide. */
-function undecidedFaults({ cooling, standing, steps }: BatchState): EntryFault[] {
+function undecidedFaults({ cooling, standing, step }: BatchState): EntryFault[] {
   const open = cooling.filter(({ state, stepId, piece }) => {
     if (state !== 'fail') return false;
-    const closing = steps.find(({ spec }) => spec.id === stepId)?.closing;
+    const closing = step(stepId)?.closing;
     const isWritten = closing?.kind === 'done' && closing.corrections.length === 0 && hasReason(closing.reason);
     const key = `:${piece}`;
     return (
@@ -352,7 +354,7 @@ function smokeFaults(record: BatchRecord, state: BatchState, spec: StepSpec): En
 
 /** A brine over the limit is not for meat: it cannot be logged as mixed, and no step is logged while the figure is over, packing least of all. */
 function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draft: DoneDraft): EntryFault[] {
-  const mixes = Object.hasOwn(MIX_STEP_BRINE, spec.id);
+  const mixes = brineOf(spec.id) !== null;
   const pumps = spec.id === 'pump' || spec.id === 'repump';
   const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
   const over = doseFindings(after).find((finding) => finding.code === 'nitrite-over');
@@ -371,7 +373,7 @@ const OFF_SHEET = { share: 0.2, g: 10 };
 
 /** A brine that is far from its sheet, or would leave the meat unprotected, asks for a reason. */
 function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: DoneDraft): EntryFault[] {
-  const planned = before.facts.brines.find((brine) => brine.id === MIX_STEP_BRINE[draft.stepId]);
+  const planned = before.facts.brines.find((brine) => brine.id === brineOf(draft.stepId));
   if (planned === undefined) return [];
   for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
     if (draft.values[name] === undefined) continue;
@@ -394,9 +396,8 @@ function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract
   if (shared !== null) return [shared];
   const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
   const without = replay(withoutAct(record, target), now);
-  const step = state.steps.find((other) => other.spec.id === target.stepId);
-  const open = without.steps.find((other) => other.spec.id === target.stepId);
-  if (step === undefined || open === undefined) return [{ field: 'replaces', message: 'This batch has no such step.' }];
+  const [step, open] = [state.step(target.stepId), without.step(target.stepId)];
+  if (step === null || open === null) return [{ field: 'replaces', message: 'This batch has no such step.' }];
   const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, state, record, piecesAt(state, at), draft)];
   if (faults.length > 0) return faults;
   // What is true can always be written: it is judged anew, and opens what it must.

@@ -5,7 +5,7 @@ import { inputNames } from '../steps/gates.js';
 import type { StepValues } from '../log/logEntry.js';
 import { processFor, PLANNED_PRODUCTS } from '../recipes/processes.js';
 import { replay } from '../batch/replay.js';
-import type { BatchRecord } from '../batch/batchState.js';
+import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import type { StepInput } from '../steps/step.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
@@ -63,7 +63,7 @@ function valuesFor(record: BatchRecord, stepId: string, { seed, onSheet }: Act, 
 
 function draftOf(record: BatchRecord, asked: Act, n: number, now: number): EntryDraft {
   const state = replay(record, now);
-  const stepId = (asked.step < 0 ? state.next?.spec.id : state.steps[asked.step % state.steps.length]?.spec.id) ?? 'none';
+  const stepId = (asked.step < 0 ? state.next?.spec.id : state.steps[asked.step % state.steps.length]?.spec.id) ?? 'pack';
   const target = record.entries[asked.target % Math.max(1, record.entries.length)];
   const replaced = target !== undefined && 'stepId' in target ? target.stepId : stepId;
   const written = { id: `e${n}`, by: 'Fuzz', at: new Date(now + Math.min(0, asked.laterH) * HOUR).toISOString() };
@@ -84,6 +84,9 @@ function draftOf(record: BatchRecord, asked: Act, n: number, now: number): Entry
       return { ...written, kind: 'ended', reason: asked.reason };
   }
 }
+
+/** A state without the ways to ask it. */
+const said = ({ step: _step, closing: _closing, closedAt: _closedAt, ...state }: BatchState) => state;
 
 describe('a hurried hand at the log', () => {
   test('whatever is thrown at it: nothing breaks, what is let in keeps the order of the work, and meat never goes on over the limit', () => {
@@ -118,7 +121,7 @@ describe('a hurried hand at the log', () => {
             if (draft.kind === 'done' && draft.stepId === 'meat-in') expect(wasOver).toBe(false);
             expect(Number.isFinite(after.figures.nitrite.applies.value)).toBe(true);
             // Replaying is the same each time, and does not change what it replays.
-            expect(replay(structuredClone(record), now)).toEqual(after);
+            expect(said(replay(structuredClone(record), now))).toEqual(said(after));
           });
         },
       ),

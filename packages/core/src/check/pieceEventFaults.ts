@@ -48,10 +48,9 @@ function splitFaults(event: Extract<PieceEvent, { act: 'split' }>, piece: PieceN
 }
 
 /** Whether meat and brine are together. */
-function inTheBrine({ steps }: BatchState, at: number): boolean {
-  const time = (id: string) => steps.find(({ spec, closing }) => spec.id === id && closing !== null)?.closing?.at;
-  const [inAt, outAt] = [time('meat-in') ?? time('pump'), time('pull')];
-  return inAt !== undefined && at >= Date.parse(inAt) && (outAt === undefined || at < Date.parse(outAt));
+function inTheBrine({ closedAt }: BatchState, at: number): boolean {
+  const [inAt, outAt] = [closedAt('meat-in') ?? closedAt('pump'), closedAt('pull')];
+  return inAt !== null && at >= inAt && (outAt === null || at < outAt);
 }
 
 function weightFault(field: string, name: string, g: unknown, isNeeded = false): EntryFault[] {

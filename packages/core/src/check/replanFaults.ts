@@ -1,6 +1,7 @@
+import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
 import { attempt, withDraft, withoutAct } from './entryDraft.js';
 import type { EntryDraft, EntryFault } from '../log/entryFault.js';
-import { MIX_STEP_BRINE } from '../batch/batchFacts.js';
+import { MIX_STEPS } from '../steps/mixSteps.js';
 import { requireProgram } from '../recipes/cookProgram.js';
 import { slowSmokeFault } from '../batch/slowSmoke.js';
 import { gapLimits } from '../batch/gapLimits.js';
@@ -21,8 +22,8 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
   const tried = attempt(() => changedDesign(state.design, record.process, draft.changes));
   if ('fault' in tried) return [tried.fault];
   const asked = named(draft.changes);
-  const isClosed = (id: string) => state.steps.some((step) => step.spec.id === id && step.closing !== null);
-  if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.keys(MIX_STEP_BRINE).some(isClosed)) {
+  const isClosed = (id: SingleStepId) => state.closing(id) !== null;
+  if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.values(MIX_STEPS).some(isClosed)) {
     return [{ field: 'entry', message: 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.' }];
   }
   // A pump so small that its pickle cannot be made is refused here, not found out later.
@@ -58,12 +59,13 @@ function schooled(record: BatchRecord, state: BatchState, draft: Extract<EntryDr
 
 /** Jobs that are not there, or done, cannot be moved; nothing is moved a year away. */
 function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {} }: DesignChanges, now: number): EntryFault[] {
-  for (const [id, at] of Object.entries(stepAt)) {
-    const step = state.steps.find((candidate) => candidate.spec.id === id);
-    if (step === undefined) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
+  const at = (id: PlannedStepId) => Date.parse(stepAt[id] ?? '');
+  for (const id of Object.keys(stepAt) as PlannedStepId[]) {
+    const step = state.step(id);
+    if (step === null) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
     if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
-    if (Math.abs(Date.parse(at) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
-    const limit = limitFault(record, state, step, Date.parse(at), now, (other) => (stepAt[other] === undefined ? null : Date.parse(stepAt[other])));
+    if (Math.abs(at(id) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
+    const limit = limitFault(record, state, step, at(id), now, (other) => (stepAt[other] === undefined ? null : at(other)));
     if (limit !== null) return [{ field: 'changes.stepAt', message: limit }];
   }
   return [];
@@ -76,14 +78,14 @@ const SLACK_MS = 900_000;
 /** Why a job may not lie so soon or so late after the one that it counts from: its limits are those of its process. */
 function limitFault(
   { process }: BatchRecord,
-  { design, steps }: BatchState,
+  { design, step: stepAt }: BatchState,
   { spec }: StepState,
   at: number,
   now: number,
-  movedTo: (stepId: string) => number | null,
+  movedTo: (stepId: PlannedStepId) => number | null,
 ): string | null {
-  const anchor = steps.find((other) => other.spec.id === spec.after.step);
-  if (anchor === undefined) return null;
+  const anchor = spec.after.step === 'start' ? null : stepAt(spec.after.step);
+  if (anchor === null) return null;
   const from = anchor.closing === null ? (movedTo(anchor.spec.id) ?? anchor.dueAt) : Date.parse(anchor.closing.at);
   const { leastH: least, mostH: most } = gapLimits(spec, process, design);
   const words = (h: number) => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
@@ -91,14 +93,14 @@ function limitFault(
   // How late something is that is overdue nobody knows yet: what follows it may wait for it.
   if (anchor.closing === null && movedTo(anchor.spec.id) === null && anchor.dueAt < now) return null;
   // What is late already cannot be on time: it is only not put off further.
-  if (at > Math.max(from + most * HOUR_MS, steps.find((other) => other.spec.id === spec.id)?.dueAt ?? 0) + SLACK_MS)
+  if (at > Math.max(from + most * HOUR_MS, stepAt(spec.id)?.dueAt ?? 0) + SLACK_MS)
     return `${spec.title} not later than ${words(most)} after ${anchor.spec.title.toLowerCase()}.`;
   return null;
 }
 
 /** Why a change of the plan may not be taken back. */
 export function withdrawnPlanFaults(record: BatchRecord, state: BatchState, target: StandingEntry & { kind: 'replanned' }, now: number): EntryFault[] {
-  const mixed = state.steps.some((step) => Object.hasOwn(MIX_STEP_BRINE, step.spec.id) && step.closing !== null);
+  const mixed = Object.values(MIX_STEPS).some((id) => state.closing(id) !== null);
   if (mixed && named(target.changes).some((name) => !LATE_CHANGES.includes(name))) {
     return [{ field: 'entry', message: 'The brine is mixed by this plan: it cannot be taken back.' }];
   }

@@ -1,5 +1,5 @@
 import { brineFreezesC, temperatureFault, type Situation, type TemperatureOf } from '../safety/temperatureBounds.js';
-import { MIX_STEP_BRINE } from '../batch/batchFacts.js';
+import { MIX_STEPS } from '../steps/mixSteps.js';
 import { cookPhases } from '../recipes/cookProgram.js';
 import type { EntryFault } from '../log/entryFault.js';
 import type { Process } from '../recipes/process.js';
@@ -31,7 +31,7 @@ export function temperatureFaults(field: string, label: string, C: number, of: T
 export function situationOf(spec: StepSpec, of: TemperatureOf, state: BatchState, process: Process): Situation {
   if (of === 'brine') {
     const id = spec.id === 'pump' ? 'pickle' : undefined;
-    const brine = state.figures.brines.find(({ brine }) => (id === undefined ? brine.id !== 'pickle' : brine.id === id) || spec.id === stepOf(brine.id));
+    const brine = state.figures.brines.find(({ brine }) => (id === undefined ? brine.id !== 'pickle' : brine.id === id) || spec.id === MIX_STEPS[brine.id]);
     // Sugar and cure lower it further: half as much again is allowed.
     return brine === undefined ? {} : { freezesC: Math.min(-1, 1.5 * brineFreezesC(Math.min(23.3, brine.strength.value))) };
   }
@@ -44,5 +44,3 @@ export function situationOf(spec: StepSpec, of: TemperatureOf, state: BatchState
   if (of === 'core' && phases.length > 0) return { hottestC: Math.max(...read, ...phases.map(({ chamberC }) => chamberC + HOTTER_THAN_SET_C)) };
   return {};
 }
-
-const stepOf = (brineId: string): string | undefined => Object.keys(MIX_STEP_BRINE).find((id) => MIX_STEP_BRINE[id] === brineId);

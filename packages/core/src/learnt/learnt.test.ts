@@ -183,13 +183,13 @@ describe('what a log tells', () => {
 
   test('a correction is what counts, what is taken back does not, and a pumped ham says nothing of brine coming in', () => {
     const corrected: LogEntry = {
-      ...(done(8, '', 400, { 'pulledG:A': 2680, firmness: 'firm', smell: 'fresh', 'colouredMm:A': 22 }) as object),
+      ...(done(8, 'pull', 400, { 'pulledG:A': 2680, firmness: 'firm', smell: 'fresh', 'colouredMm:A': 22 }) as object),
       kind: 'correction',
       replaces: 'e4',
       reason: 'Read wrongly',
     } as unknown as LogEntry;
     expect(observations(record('canadian-bacon', [...PULLED, corrected])).cutFaces[0]?.colouredMm).toBe(22);
-    const back: LogEntry = { ...(done(8, '', 400, {}) as object), kind: 'withdrawn', replaces: 'e7', reason: 'Not so' } as unknown as LogEntry;
+    const back: LogEntry = { ...(done(8, 'pull', 400, {}) as object), kind: 'withdrawn', replaces: 'e7', reason: 'Not so' } as unknown as LogEntry;
     expect(observations(record('canadian-bacon', [...PULLED, back])).tasted).toHaveLength(1);
     expect(observations(record('canadian-bacon', [])).tasted).toEqual([]);
     const pumped = { ...record('canadian-bacon', PULLED), design: usualDesign('canadian-bacon', new Date(START).toISOString(), 'pumpAndCover') };

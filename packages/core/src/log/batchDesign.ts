@@ -1,3 +1,4 @@
+import type { StepInstants } from './stepId.js';
 import type { Product } from '../cure/product.js';
 import type { RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import type { CureMix } from '../ingredients/cureMix.js';
@@ -56,7 +57,7 @@ export interface BatchDesign {
   /** the refrigerator that it lies in, °C; 3 when not given */
   coldC?: number;
   /** ISO instants for which jobs are planned, by step: the Calendar’s word over the usual hours */
-  stepAt?: Record<string, string>;
+  stepAt?: StepInstants;
   /** when it is wanted on the table, ISO */
   readyBy?: string;
   /** the stores of the house that it is planned for, by what is held */

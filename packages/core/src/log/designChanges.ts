@@ -1,3 +1,4 @@
+import type { StepInstants } from './stepId.js';
 import type { HoldName } from './batchDesign.js';
 import type { CookProgram } from './cookProgram.js';
 
@@ -8,7 +9,7 @@ export interface DesignChanges {
   coldC?: number;
   soakMin?: number;
   /** ISO instants for jobs, by step; those given before for other jobs stay */
-  stepAt?: Record<string, string>;
+  stepAt?: StepInstants;
   /** ISO; when the meat comes on, until it is weighed */
   startsAt?: string;
   /** ISO; when it is wanted on the table */

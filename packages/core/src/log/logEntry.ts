@@ -1,3 +1,4 @@
+import type { PlannedStepId } from './stepId.js';
 import type { LotDraw } from './lotDraw.js';
 import type { PieceEvent } from './pieceEvent.js';
 import type { PitEvent } from './pitEvent.js';
@@ -23,9 +24,9 @@ interface Written {
 }
 
 /** A step was done, or looked at and left open. */
-export type DoneEntry = Written & { kind: 'done'; stepId: string; values: StepValues; reason?: string; read?: ReadWith };
+export type DoneEntry = Written & { kind: 'done'; stepId: PlannedStepId; values: StepValues; reason?: string; read?: ReadWith };
 /** A step is left out. */
-export type SkippedEntry = Written & { kind: 'skipped'; stepId: string; reason: string };
+export type SkippedEntry = Written & { kind: 'skipped'; stepId: PlannedStepId; reason: string };
 /** What an earlier entry should have said. The earlier one stays readable. `at` of the act, not of the writing. */
 export type CorrectionEntry = Written & { kind: 'correction'; replaces: string; values: StepValues; reason: string };
 /** An earlier entry should not be there at all. */

@@ -1,3 +1,5 @@
+import type { SingleStepId } from '../log/stepId.js';
+import { heldFor } from '../steps/heldFor.js';
 import { coldAlarms, coldWatch, WARM_MOST_S, type ColdWatch } from './coldWatch.js';
 import type { PitLog } from './pitLog.js';
 import { told, type ToldAlarm } from './pitWatch.js';
@@ -15,23 +17,19 @@ interface ColdPlace {
 }
 
 /** Between which steps meat that is cold must stay cold. While it comes down through the gates it is the warm thing itself. */
-const COLD: readonly { hold: HoldName; from: string; until: string }[] = [
-  { hold: 'cure', from: 'meat-in', until: 'pull' },
-  { hold: 'dry', from: 'rack', until: 'pellicle' },
+const COLD: readonly { hold: HoldName; from: SingleStepId; until: SingleStepId }[] = [
+  { hold: 'cure', ...heldFor('cure') },
+  { hold: 'dry', ...heldFor('dry') },
   { hold: 'chill', from: 'gate-second', until: 'pack' },
 ];
 
 /** The refrigerators that a batch lay in, in order of time: the planned ones, else the house's first. */
 export function coldPlaces(state: BatchState, resources: readonly Resource[]): ColdPlace[] {
-  const closedAt = (id: string) => {
-    const closing = state.steps.find(({ spec }) => spec.id === id)?.closing;
-    return closing == null ? null : Date.parse(closing.at);
-  };
   const refrigerators = resources.filter(({ kind }) => kind === 'refrigerator');
   return COLD.flatMap(({ hold, from, until }): ColdPlace[] => {
-    const fromMs = closedAt(from);
+    const fromMs = state.closedAt(from);
     const store = refrigerators.find(({ id }) => id === state.design.stores?.[hold]) ?? refrigerators[0];
-    return fromMs === null || store === undefined ? [] : [{ hold, store, fromMs, untilMs: closedAt(until) ?? state.endedAt }];
+    return fromMs === null || store === undefined ? [] : [{ hold, store, fromMs, untilMs: state.closedAt(until) ?? state.endedAt }];
   });
 }
 

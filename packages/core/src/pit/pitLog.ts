@@ -64,19 +64,14 @@ export function wrappedAt({ tended }: PitLog, piece: string): number | null {
 
 /** Derives the pit's part of a batch from its log. */
 export function pitLog(state: BatchState, process: Process): PitLog {
-  const closing = (id: string) => state.steps.find((step) => step.spec.id === id)?.closing ?? null;
-  const time = (id: string) => {
-    const entry = closing(id);
-    return entry === null ? null : Date.parse(entry.at);
-  };
+  const { closing, closedAt } = state;
   const on = closing('meat-on');
-  const coreC = on?.kind === 'done' ? on.values.coreC : undefined;
   const log: PitLog = {
-    onAt: time('meat-on'),
-    offAt: time('core'),
-    coldAt: time('into-cold'),
-    startC: typeof coreC === 'number' ? coreC : null,
-    raisedAt: time('raise'),
+    onAt: closedAt('meat-on'),
+    offAt: closedAt('core'),
+    coldAt: closedAt('into-cold'),
+    startC: (on?.kind === 'done' ? on.values.coreC : undefined) ?? null,
+    raisedAt: closedAt('raise'),
     program: programOf(process, state.design.program),
     hung: [],
     tended: [],

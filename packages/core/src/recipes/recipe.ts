@@ -10,12 +10,7 @@ import type { CureDays, Process, Spice } from './process.js';
 import { STATIONS, type Station } from '../steps/station.js';
 import { SCHOOLS, type SchoolKind } from '../log/school.js';
 import type { StepTemplate } from '../steps/step.js';
-import { chillSteps } from '../steps/chillSteps.js';
-import { cureSteps } from '../steps/cureSteps.js';
-import { drySteps } from '../steps/drySteps.js';
-import { fireSteps } from '../steps/fireSteps.js';
-import { prepSteps } from '../steps/prepSteps.js';
-import { soakSteps } from '../steps/soakSteps.js';
+import { stepsOf } from '../steps/steps.js';
 
 /** Something that the house looks at or does at a station, besides what is usual. */
 export interface OwnCheck {
@@ -78,15 +73,7 @@ const NOT_ABOVE_GREEN: readonly Product[] = ['belly-bacon', 'pastrami', 'cured-b
 
 /** The process that a recipe is worked by: what a batch keeps. */
 export function processOf(recipe: Recipe): Process {
-  const { piece, chill, ...usual } = { ...recipe, chill: { firstH: recipe.firstGateH, secondH: recipe.secondGateH, evenOutH: recipe.evenOutH } };
-  const steps = [
-    ...prepSteps(recipe.trim),
-    ...cureSteps(recipe.turnEveryH),
-    ...soakSteps(recipe.soakH),
-    ...(recipe.dryH > 0 ? drySteps(recipe.dryH) : []),
-    ...fireSteps({ program: recipe.program, cookH: recipe.cookH, restH: recipe.restH, targetC: recipe.coreTargetC }),
-    ...chillSteps(chill),
-  ];
+  const { piece, ...usual } = recipe;
   return {
     product: recipe.product,
     version: PROCESS_VERSION,
@@ -111,7 +98,7 @@ export function processOf(recipe: Recipe): Process {
     coreTargetC: recipe.coreTargetC,
     program: recipe.program,
     notAboveGreen: NOT_ABOVE_GREEN.includes(recipe.product),
-    steps: withChecks(steps, recipe.checks),
+    steps: withChecks(stepsOf(recipe), recipe.checks),
     ...(recipe.note.trim() === '' ? {} : { note: recipe.note.trim() }),
   };
 }

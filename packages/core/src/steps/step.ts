@@ -1,3 +1,4 @@
+import type { PlannedStepId, StepId } from '../log/stepId.js';
 import type { TemperatureOf } from '../safety/temperatureBounds.js';
 import type { Station } from './station.js';
 import type { SchoolKind } from '../log/school.js';
@@ -9,7 +10,7 @@ export type StepInput =
   | { kind: 'temperature'; name: string; label: string; of?: TemperatureOf; each?: 'piece'; optional?: boolean }
   /** how deep something reaches from the rim of the section, mm */
   | { kind: 'depth'; name: string; label: string; each?: 'piece'; optional?: boolean }
-  | { kind: 'choice'; name: string; label: string; optional?: boolean; options: { value: string; label: string }[] };
+  | { kind: 'choice'; name: string; label: string; optional?: boolean; options: readonly { value: string; label: string }[] };
 
 /**
  * A condition on what was measured. Every named input must satisfy it.
@@ -29,7 +30,7 @@ export interface Gate {
 }
 
 /** When a step falls due: hours after another step, or a share of the days of cure after it. */
-export type Anchor = { step: string; h: number } | { step: string; cureShare: number };
+export type Anchor = { step: PlannedStepId | 'start'; h: number } | { step: PlannedStepId; cureShare: number };
 
 /** A cooling gate of the rule that a piece's cure asks for: the first, or the second. */
 interface CoolingGate {
@@ -41,7 +42,7 @@ interface CoolingGate {
 
 /** One step of a process, as data. */
 export interface StepSpec {
-  id: string;
+  id: PlannedStepId;
   station: Station;
   /** the name on the ticket: `Turn 1` */
   title: string;
@@ -50,7 +51,7 @@ export interface StepSpec {
   /** what the hands do */
   task: string;
   /** steps that must be done or skipped before */
-  needs: string[];
+  needs: PlannedStepId[];
   after: Anchor;
   /** how far it may stretch from what comes before it, h; rigid where not given. The pull stretches with the days of cure */
   stretch?: { leastH: number; mostH: number };
@@ -61,18 +62,19 @@ export interface StepSpec {
   inputs: StepInput[];
   gates: Gate[];
   /** earlier than this share of the days of cure asks for a reason */
-  notBeforeCureShare?: { step: string; share: number; say: string };
+  notBeforeCureShare?: { step: PlannedStepId; share: number; say: string };
   cooling?: CoolingGate;
   /** a step of its kind that comes due later closes it as missed */
   missable?: boolean;
   /** may be left out with a reason */
   skippable?: boolean;
   /** is left out together with this step */
-  skippedWith?: string;
+  skippedWith?: PlannedStepId;
 }
 
 /** A step as the process writes it: for one school only, or repeated through the days of cure. */
-export interface StepTemplate extends StepSpec {
+export interface StepTemplate extends Omit<StepSpec, 'id'> {
+  id: StepId;
   only?: SchoolKind;
   repeatEveryH?: number;
 }

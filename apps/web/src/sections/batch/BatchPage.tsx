@@ -65,9 +65,8 @@ function WholeBatch({ batch }: { batch: Batch }) {
   const step = chosen ?? state.next;
   const { figures } = state;
   const needles = useNeedles();
-  const isClosed = (stepId: string) => state.steps.some(({ spec, closing }) => spec.id === stepId && closing !== null);
-  const chilling = isClosed('core') && state.outcome !== 'thrownAway';
-  const judged = isClosed('pull') && state.outcome !== 'thrownAway';
+  const chilling = state.closing('core') !== null && state.outcome !== 'thrownAway';
+  const judged = state.closing('pull') !== null && state.outcome !== 'thrownAway';
   return (
     <div className="page batch">
       <Ticket state={state} now={now} chosen={chosen?.spec.id} onChoose={setChosenId} />
@@ -221,8 +220,8 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
 }
 
 function cureDay(state: Batch['state'], days: number, now: number): string {
-  const meatIn = state.steps.find((step) => step.spec.id === 'meat-in')?.closing;
-  return meatIn ? `, day ${digits((now - Date.parse(meatIn.at)) / 86_400_000, 1)} of ${days}` : '';
+  const meatInAt = state.closedAt('meat-in');
+  return meatInAt === null ? '' : `, day ${digits((now - meatInAt) / 86_400_000, 1)} of ${days}`;
 }
 
 function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step: StepState; now: number; arrived: boolean; onDone: () => void }) {

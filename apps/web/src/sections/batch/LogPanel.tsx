@@ -196,10 +196,10 @@ function inputWords(input: StepInput, value: number | string, preferences: Prefe
 }
 
 function CorrectionSheet({ batch, entry, onClose }: { batch: Batch; entry: StandingEntry | null; onClose: () => void }) {
-  const step = entry?.kind === 'done' ? batch.state.steps.find((candidate) => candidate.spec.id === entry.stepId) : undefined;
+  const step = entry?.kind === 'done' ? batch.state.step(entry.stepId) : null;
   return (
-    <Dialog open={step !== undefined} onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="correct-title">
-      {step !== undefined && entry?.kind === 'done' && (
+    <Dialog open={step !== null} onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="correct-title">
+      {step !== null && entry?.kind === 'done' && (
         <div className="correct">
           <h2 id="correct-title" className="head">
             <Glyph name="pencil" /> Correct: {step.spec.title}

@@ -1,4 +1,4 @@
-import { STATIONS, sum, type Station } from '@bunkhouse/core';
+import { type PlannedStepId, STATIONS, sum, type Station } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
 
 /** A batch at a station, ms from and to. */
@@ -10,7 +10,7 @@ interface Band {
 
 /** A job of a batch, ms. */
 export interface Job {
-  id: string;
+  id: PlannedStepId;
   title: string;
   station: Station;
   at: number;

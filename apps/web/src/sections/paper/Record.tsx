@@ -228,7 +228,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
           </thead>
           <tbody>
             {record.entries.map((entry) => {
-              const spec = 'stepId' in entry ? state.steps.find((step) => step.spec.id === entry.stepId)?.spec : undefined;
+              const spec = 'stepId' in entry ? state.step(entry.stepId)?.spec : undefined;
               return (
                 <tr key={entry.id}>
                   <td>{dayjs(entry.at).format('D MMM HH:mm')}</td>

@@ -87,8 +87,8 @@ function NothingOn({ batches }: { batches: Batch[] }) {
   const preferences = usePreferences();
   const coming = batches
     .flatMap((batch) => {
-      const on = batch.state.steps.find(({ spec, closing }) => spec.id === 'meat-on' && closing === null);
-      return on === undefined ? [] : [{ batch, at: on.dueAt }];
+      const on = batch.state.step('meat-on');
+      return on === null || on.closing !== null ? [] : [{ batch, at: on.dueAt }];
     })
     .sort((a, b) => a.at - b.at);
   return (

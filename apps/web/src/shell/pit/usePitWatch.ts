@@ -4,13 +4,12 @@ import type { Batch } from '../../data/batches';
 import { useChannels } from '../../data/readings';
 import { useNow } from '../useNow';
 
-const isClosed = (state: BatchState, id: string): boolean => state.steps.some(({ spec, closing }) => spec.id === id && closing !== null);
-
 /** Whether a batch is on the fire, or rests: its meat went on, and it is not in the cold. */
-export const isOnFire = ({ state }: Batch): boolean => state.outcome === 'live' && isClosed(state, 'meat-on') && !isClosed(state, 'into-cold');
+export const isOnFire = ({ state }: Batch): boolean => state.outcome === 'live' && state.closing('meat-on') !== null && state.closing('into-cold') === null;
 
 /** Whether a batch goes down through the gates. */
-export const isChilling = ({ state }: Batch): boolean => state.outcome === 'live' && isClosed(state, 'into-cold') && !isClosed(state, 'gate-second');
+export const isChilling = ({ state }: Batch): boolean =>
+  state.outcome === 'live' && state.closing('into-cold') !== null && state.closing('gate-second') === null;
 
 /** Whether a cook’s probes hang anywhere. */
 export const isProbed = ({ record }: Batch): boolean => record.entries.some((entry) => entry.kind === 'pit' && entry.event.act === 'probes');

@@ -1,4 +1,4 @@
-import { MIX_STEP_BRINE, type StepValues } from '@bunkhouse/core';
+import { brineOf, type StepValues } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
 import { NumberField } from '../../instruments/NumberField';
 import { Glyph } from '../glyphs';
@@ -22,7 +22,7 @@ export function MixLines({
 }) {
   const preferences = usePreferences();
   const { design } = batch.state;
-  const brine = batch.state.facts.brines.find((candidate) => candidate.id === MIX_STEP_BRINE[stepId]);
+  const brine = batch.state.facts.brines.find((candidate) => candidate.id === brineOf(stepId));
   if (brine === undefined) return null;
   const lines = [
     { name: 'waterG', label: 'Water and ice', grams: brine.waterG, quantity: 'mass' as const, step: design.meatScaleStepG },

@@ -4,7 +4,8 @@ import {
   failedGates,
   inputNames,
   isReadOfEach,
-  MIX_STEP_BRINE,
+  brineOf,
+  type PlannedStepId,
   piecesAt,
   readSoFar,
   readValues,
@@ -120,7 +121,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
     ) ?? refusal?.errors.find((fault) => fault.field === field)?.message;
   const read = readSoFar(spec, step.read, trulyValues);
   const hasRead = Object.keys(trulyValues).length > 0;
-  const bath = bathOf(state.standing, state.design, record.process, (id) => state.steps.find((one) => one.spec.id === id)?.closing);
+  const bath = bathOf(state.standing, state.design, record.process, state.closing);
   const isProven = (code: string) => isReadByBath(spec) && pieces.some((piece) => piece.code === code && isDoneByBath(bath, piece, Date.parse(entry.at)));
   const leavesOpen = corrects === undefined && hasRead ? failedGates(spec, read, pieces, isProven).find((gate) => gate.onFail === 'again') : undefined;
   const unread = leavesOpen === undefined ? [] : unreadPieces(spec, leavesOpen, read, pieces, isProven);
@@ -159,10 +160,10 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
 
   return (
     <form className={`record${spec.inputs.length <= 2 && corrects === undefined ? ' short' : ''}`} onSubmit={(event) => void send(event)} noValidate>
-      {spec.id in MIX_STEP_BRINE && corrects === undefined && (
+      {brineOf(spec.id) !== null && corrects === undefined && (
         <MixLines batch={batch} stepId={spec.id} values={draft.values} setValue={setValue} faultAt={faultAt} />
       )}
-      {(!(spec.id in MIX_STEP_BRINE) || corrects !== undefined) && (
+      {(brineOf(spec.id) === null || corrects !== undefined) && (
         <div className="record-fields">
           {byPiece(spec.inputs, pieces).map(({ input, name, startsRow }, i) => {
             const value = draft.values[name];
@@ -321,7 +322,7 @@ function hintFor({ state }: Batch, name: string, preferences: ReturnType<typeof 
   return undefined;
 }
 
-function entryOf(draft: Draft, stepId: string, replaces: string | undefined, by: string, now: number, was: string | undefined): EntryDraft {
+function entryOf(draft: Draft, stepId: PlannedStepId, replaces: string | undefined, by: string, now: number, was: string | undefined): EntryDraft {
   const at = draft.at === '' ? now : was !== undefined && fieldTime(was) === draft.at ? Date.parse(was) : Date.parse(draft.at);
   const written = { id: draft.id, by, at: Number.isFinite(at) ? new Date(at).toISOString() : '' };
   const values = draft.values as StepValues;

@@ -12,8 +12,8 @@ export function DryPanel({ batch, answer, now }: { batch: Batch; answer: Section
   const { record, state } = batch;
   const preferences = usePreferences();
   const { facts, design } = state;
-  const rack = state.steps.find((step) => step.spec.id === 'rack')?.closing;
-  const pellicle = state.steps.find((step) => step.spec.id === 'pellicle');
+  const rack = state.closing('rack');
+  const pellicle = state.step('pellicle');
   const greenG = sum(facts.greenG);
   const pulledG = sum(facts.pulledG);
   const driedG = Object.keys(facts.driedG).length === design.pieces.length ? sum(facts.driedG) : latestWeight(batch);
@@ -71,7 +71,7 @@ export function DryPanel({ batch, answer, now }: { batch: Batch; answer: Section
 
 /** The latest weight of all pieces among the looks at the surface, g. */
 function latestWeight({ state }: Batch): number | null {
-  const pellicle = state.steps.find((step) => step.spec.id === 'pellicle');
+  const pellicle = state.step('pellicle');
   for (const look of [...(pellicle?.looks ?? [])].reverse()) {
     if (look.kind !== 'done') continue;
     const weights = state.design.pieces.map(({ code }) => look.values[`driedG:${code}`]);

@@ -50,7 +50,7 @@ export function SoakPanel({
   const plan = answer.soak;
   const minutes = target === undefined || !(target >= 0 && target <= 26) ? null : soakMinutes(plan, target);
   const rounded = minutes === null ? null : Math.round(minutes / PLANNED_TO) * PLANNED_TO;
-  const soakOut = state.steps.find((step) => step.spec.id === 'soak-out');
+  const soakOut = state.step('soak-out');
   const planned = state.design.soakMin;
   const mayPlan = soakOut?.closing === null && rounded !== null && rounded >= PLANNED_TO && rounded <= 1440 && rounded !== planned;
   return (
@@ -160,9 +160,9 @@ function tastedHere({ state }: Batch, course: CureCourse, answer: SectionAnswer)
 /** The running soak: since when, how long, what the edge is by now. */
 function InTheWater({ batch, course, answer, now }: { batch: Batch; course: CureCourse; answer: SectionAnswer; now: number }) {
   const { state } = batch;
-  const into = state.steps.find((step) => step.spec.id === 'soak-in')?.closing;
-  const out = state.steps.find((step) => step.spec.id === 'soak-out');
-  if (into?.kind !== 'done' || out === undefined) return null;
+  const into = state.closing('soak-in');
+  const out = state.step('soak-out');
+  if (into?.kind !== 'done' || out === null) return null;
   const from = Date.parse(into.at);
   const until = out.closing === null ? now : Date.parse(out.closing.at);
   const edgeNow = edgeAt(answer, (until - course.startsAt) / HOUR_MS);

@@ -1,0 +1,18 @@
+import { defineStep } from './defineStep.js';
+
+/** Wrapped, for the smoke to even out. */
+export const evenOut = defineStep({
+  id: 'even-out',
+  inputs: [],
+  plan: ({ evenOutH }) => ({
+    station: 'chill',
+    title: 'Wrap, to even out',
+    act: 'Log wrapped',
+    task: `Wrap it, or vacuum-pack it, and leave it in the cold for ${evenOutH} h: the smoke evens out, and it slices better.`,
+    needs: ['gate-second'],
+    after: { step: 'gate-second', h: 0.25 },
+    stretch: { leastH: 0, mostH: 14 },
+    graceH: 3,
+    gates: [],
+  }),
+});

@@ -1,0 +1,21 @@
+import { coldBrine } from './coldBrine.js';
+import { defineStep } from './defineStep.js';
+
+/** Meat and brine meet: the days of cure are counted from here. */
+export const meatIn = defineStep({
+  id: 'meat-in',
+  inputs: [{ kind: 'temperature', name: 'brineC', label: 'Brine temperature', of: 'brine' }],
+  marks: 'meatIn',
+  takes: ['tub', 'cure'],
+  plan: () => ({
+    station: 'cure',
+    title: 'Meat in',
+    act: 'Log meat in',
+    task: 'Read the brine before the meat goes in. Cover it fully and weigh it down. Label the tub.',
+    needs: ['mix', 'pump'],
+    after: { step: 'mix', h: 3 },
+    stretch: { leastH: 0.5, mostH: 24 },
+    graceH: 0.5,
+    gates: [coldBrine('brineC')],
+  }),
+});

@@ -1,0 +1,22 @@
+import { defineStep } from './defineStep.js';
+import { ACCELERATOR_LINE, MIX_LINES } from './mixLines.js';
+
+/** One brine for meat and water. */
+export const mix = defineStep({
+  id: 'mix',
+  inputs: MIX_LINES,
+  sometimes: [ACCELERATOR_LINE],
+  plan: () => ({
+    only: 'equilibrium',
+    station: 'prep',
+    title: 'Mix the brine',
+    act: 'Log brine as weighed',
+    task: 'Weigh every line, the cure on its own small scale. Stir until clear, then cool it to 4 °C or below.',
+    needs: ['weigh'],
+    after: { step: 'weigh', h: 0.5 },
+    stretch: { leastH: 0.25, mostH: 24 },
+    handsMin: 30,
+    graceH: 1,
+    gates: [],
+  }),
+});

@@ -1,0 +1,22 @@
+import { defineStep } from './defineStep.js';
+import { ACCELERATOR_LINE, MIX_LINES } from './mixLines.js';
+
+/** What a pumped piece lies in. */
+export const mixCover = defineStep({
+  id: 'mix-cover',
+  inputs: MIX_LINES,
+  sometimes: [ACCELERATOR_LINE],
+  plan: () => ({
+    only: 'pumpAndCover',
+    station: 'prep',
+    title: 'Mix the cover brine',
+    act: 'Log cover as weighed',
+    task: 'A bucket of its own. Weigh every line. Stir until clear and cool it to 4 °C or below.',
+    needs: ['mix-pickle'],
+    after: { step: 'mix-pickle', h: 0.25 },
+    stretch: { leastH: 0.25, mostH: 12 },
+    handsMin: 30,
+    graceH: 1,
+    gates: [],
+  }),
+});

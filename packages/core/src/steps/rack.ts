@@ -1,0 +1,22 @@
+import { defineStep } from './defineStep.js';
+
+/** On the rack, to dry. */
+export const rack = defineStep({
+  id: 'rack',
+  inputs: [],
+  takes: ['dry'],
+  plan: ({ dryH }) =>
+    dryH <= 0
+      ? null
+      : {
+          station: 'dry',
+          title: 'Pat dry and rack',
+          act: 'Log on the rack',
+          task: 'Pat dry, rack or hook in the refrigerator, uncovered, in moving air.',
+          needs: ['soak-out'],
+          after: { step: 'soak-out', h: 0.25 },
+          stretch: { leastH: 0, mostH: 1 },
+          graceH: 1,
+          gates: [],
+        },
+});

@@ -1,0 +1,30 @@
+import { defineStep } from './defineStep.js';
+import { chamberOf, fireStation, midway, wordsOf } from './fireWords.js';
+
+/** Between the phase before the last and the last: hotter, wrapped, or into another place. */
+export const raise = defineStep({
+  id: 'raise',
+  inputs: [
+    { kind: 'temperature', name: 'chamberC', label: 'Smoker', of: 'chamber' },
+    { kind: 'temperature', name: 'coreC', label: 'Core', of: 'core' },
+  ],
+  plan: ({ program }) => {
+    const [first, before, last] = [program[0], program.at(-2), program.at(-1)];
+    if (first === undefined || before === undefined || last === undefined) return null;
+    const chamber = wordsOf(first).chamber.toLowerCase();
+    return {
+      station: fireStation(program),
+      title: midway(before, last),
+      act: `Log ${chamber} and core`,
+      task:
+        last.medium === before.medium
+          ? `Read both, then raise the ${chamber} to ${last.chamberC} °C.`
+          : `Read both, then ${midway(before, last).toLowerCase()} at ${last.chamberC} °C.`,
+      needs: ['meat-on'],
+      after: { step: 'meat-on', h: (before.untilMin ?? 0) / 60 },
+      graceH: 0.75,
+      called: { chamberC: { label: wordsOf(before).chamber, of: chamberOf(before) } },
+      gates: [],
+    };
+  },
+});

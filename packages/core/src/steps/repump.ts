@@ -1,0 +1,24 @@
+import { defineStep } from './defineStep.js';
+
+/** Half-way a thick piece is pumped again. */
+export const repump = defineStep({
+  id: 'repump',
+  inputs: [
+    { kind: 'mass', name: 'beforeG', label: 'Weight before', each: 'piece' },
+    { kind: 'mass', name: 'pumpedG', label: 'Weight after', each: 'piece' },
+  ],
+  marks: 'repump',
+  plan: () => ({
+    only: 'pumpAndCover',
+    station: 'cure',
+    title: 'Re-pump',
+    act: 'Log re-pump',
+    task: 'Half-way: lift out, drain, weigh, pump again around the bone with the pickle kept cold apart, weigh again.',
+    needs: ['meat-in'],
+    after: { step: 'meat-in', cureShare: 0.5 },
+    handsMin: 30,
+    graceH: 8,
+    gates: [],
+    skippable: true,
+  }),
+});
