@@ -18,6 +18,7 @@ const ROOMS = [
   'clock',
   'ingredients',
   'section',
+  'products',
   'brine',
   'cure',
   'pump',

@@ -1,3 +1,4 @@
+import { productOf } from '../products/product.js';
 import { worstFirst, type Finding } from '../cure/finding.js';
 import { mixFindings } from '../cure/mixFindings.js';
 import type { NitriteJudgement } from '../cure/judgeNitrite.js';
@@ -189,7 +190,12 @@ function slowChillFindings({ cooling, facts, figures, design }: Found): Finding[
 /** Belly bacon that is pumped and sold under the rules of the US. */
 function acceleratorFindings({ design, facts, figures }: Found): Finding[] {
   const ppm = acceleratorPpm(facts, figures, design);
-  if (design.ruleSet !== 'us' || design.product !== 'belly-bacon' || design.school.kind !== 'pumpAndCover' || ppm >= PUMPED_BELLY_PPM * ACCELERATOR_SHARE)
+  if (
+    design.ruleSet !== 'us' ||
+    productOf(design.product).limits !== 'belly' ||
+    design.school.kind !== 'pumpAndCover' ||
+    ppm >= PUMPED_BELLY_PPM * ACCELERATOR_SHARE
+  )
     return [];
   return [
     {

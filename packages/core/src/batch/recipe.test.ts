@@ -1,4 +1,4 @@
-import { PRODUCTS } from '../cure/product.js';
+import { PRODUCTS } from '../products/product.js';
 import { designStops, planBatch } from './planBatch.js';
 import { processFor } from '../recipes/processes.js';
 import { processOf, requireRecipe, RECIPE_NUMBERS, type Recipe } from '../recipes/recipe.js';

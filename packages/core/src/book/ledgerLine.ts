@@ -1,4 +1,4 @@
-import type { Product } from '../cure/product.js';
+import type { Product } from '../products/product.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import type { SchoolKind } from '../log/school.js';
 import { bookLines } from './bookLines.js';

@@ -1,9 +1,8 @@
-import type { Product } from '../cure/product.js';
+import { productOf } from '../products/product.js';
 import { sum } from '../batch/batchFacts.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import { pieceReleases } from '../pit/pieceReleases.js';
 import type { ChannelReadings } from '../pit/pitWatch.js';
-import { MEAT_OF } from '../safety/lethalityTarget.js';
 
 /** What stands on a pack, but for its net weight and its dates. */
 export interface PackLabel {
@@ -17,35 +16,19 @@ export interface PackLabel {
   keepsDays: number;
 }
 
-/**
- * Days in the refrigerator, cut, also in a bag sealed at home: the cautious end [USDA consumer storage advice, values from memory]. The trade
- * often says longer: that is shown beside it, and not printed.
- */
-const KEEPS: Readonly<Record<Product, number>> = {
-  'belly-bacon': 7,
-  'canadian-bacon': 3,
-  'ham-bone-in': 3,
-  'ham-boned': 3,
-  picnic: 3,
-  'shoulder-bacon': 7,
-  pastrami: 3,
-  'cured-beef': 3,
-};
 /** What is not cured keeps as fresh cooked meat does [USDA consumer storage advice, value from memory]. */
 const UNCURED_KEEPS = 3;
-
-/** Cooked by its recipe, and fried again all the same [T]. */
-const FRIED_AGAIN: readonly Product[] = ['belly-bacon', 'shoulder-bacon'];
 
 /** The label of a batch: ingredients by falling weight, with the water and the salt that it took up. */
 export function packLabel(record: BatchRecord, state: BatchState, channels: readonly ChannelReadings[] = []): PackLabel {
   const { design, facts, figures } = state;
+  const product = productOf(design.product);
   const green = sum(facts.greenG);
   const pulled = sum(facts.pulledG);
   const isCured = design.nitritePpm > 0;
   const share = (percent: number) => (percent / 100) * green;
   const parts: { name: string; g: number }[] = [
-    { name: MEAT_OF[design.product], g: green },
+    { name: product.meat, g: green },
     { name: 'water', g: Math.max(0, pulled - green) },
     { name: 'salt', g: share(figures.salt.value) },
     { name: 'sugar', g: share(design.sugarPercent) },
@@ -60,7 +43,7 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
   ];
   const released = pieceReleases(record, state, state.endedAt ?? Infinity, channels);
   // Every piece in the pack, each by its own readings.
-  const isCooked = released.length > 0 && released.every(({ cooked }) => cooked === 'met') && !FRIED_AGAIN.includes(design.product);
+  const isCooked = released.length > 0 && released.every(({ cooked }) => cooked === 'met') && !product.isFriedAgain;
   const isCuredThrough = isCured && released.every((piece) => piece.isCured);
   return {
     name: record.process.name,
@@ -74,7 +57,7 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
       isCooked ? 'Fully cooked.' : 'Cook before eating.',
       ...(isCuredThrough ? [] : [isCured ? 'Not cured in the middle: eat it within days.' : 'Not cured: eat it within days.']),
     ],
-    keepsDays: isCuredThrough ? KEEPS[design.product] : UNCURED_KEEPS,
+    keepsDays: isCuredThrough ? product.keepsDays : UNCURED_KEEPS,
   };
 }
 

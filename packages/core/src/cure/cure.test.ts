@@ -3,7 +3,7 @@ import { CURE_1 } from '../ingredients/cureMix.js';
 import { InputError } from '../inputError.js';
 import { cureForNitrite, ingoingNitrite, type NitriteBasis } from './ingoingNitrite.js';
 import { judgeNitrite } from './judgeNitrite.js';
-import { PRODUCTS } from './product.js';
+import { PRODUCTS } from '../products/product.js';
 import { RULE_SET_IDS } from './ruleSet.js';
 
 // USDA FSIS Processing Inspectors' Calculations Handbook (Directive 7620.3): the formulas; worked values of docs/science.md, “Ingoing nitrite”.

@@ -1,6 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
-import { PRODUCTS, type Product } from './product.js';
+import { PRODUCTS, type Product, productOf } from '../products/product.js';
 import { nitriteLimit, RULE_SETS, withinTheCodes, type NitriteMethod, type RuleSet, type RuleSetId } from './ruleSet.js';
 
 export interface NitriteJudgement {
@@ -38,7 +38,7 @@ export function judgeNitrite(p: JudgeNitriteParams): NitriteJudgement {
   if (!['pumped', 'immersion', 'dry'].includes(p.method)) throw new InputError('method', `"${String(p.method)}" is not a way of curing.`);
   const rules = rulesOf(p.ruleSet, p.house);
   const limit = nitriteLimit(rules, p.product, p.method, p.skinOn ?? false);
-  const floor = Math.min(p.product === 'belly-bacon' ? (rules.bellyFloor ?? rules.floor) : rules.floor, limit);
+  const floor = Math.min(productOf(p.product).limits === 'belly' ? (rules.bellyFloor ?? rules.floor) : rules.floor, limit);
   const verdict = p.ppm > limit + ROUNDING_PPM ? 'over' : p.ppm < floor - ROUNDING_PPM ? 'under' : 'ok';
   return { verdict, floor, limit, source: rules.source };
 }

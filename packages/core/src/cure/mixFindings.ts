@@ -1,9 +1,6 @@
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Finding } from './finding.js';
-import type { Product } from './product.js';
-
-/** Bacon, in which nitrate is not allowed. */
-const BACONS: readonly Product[] = ['belly-bacon', 'canadian-bacon', 'shoulder-bacon'];
+import { productOf, type Product } from '../products/product.js';
 
 /** A ready mix, weak enough to be dosed as its label says. */
 const isDilute = (mix: CureMix): boolean => mix.nitritePercent > 0 && mix.nitritePercent <= 1 && mix.nitratePercent <= 1;
@@ -16,7 +13,7 @@ const isKnownClass = ({ nitritePercent: percent }: CureMix): boolean => (percent
 /** What is wrong with a mix for a product and a way of curing, whatever the dose (docs/science.md, “Cures”). */
 export function mixFindings(mix: CureMix, product: Product, pumps: boolean): Finding[] {
   const found: Finding[] = [];
-  if (mix.nitratePercent > 0 && BACONS.includes(product)) {
+  if (mix.nitratePercent > 0 && productOf(product).isBacon) {
     found.push({ level: 'stop', code: 'nitrate-bacon', message: `${mix.name} holds nitrate, which no bacon may have. Take cure #1.` });
   } else if (mix.nitratePercent > 0 && !isDilute(mix)) {
     const message = `${mix.name} holds nitrate, which is for long dry cures: in a wet cure of days it does not turn into nitrite in time. Take cure #1.`;

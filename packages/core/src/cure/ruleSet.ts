@@ -1,4 +1,4 @@
-import type { Product } from './product.js';
+import { productOf, type Product } from '../products/product.js';
 
 export const RULE_SET_IDS = ['us', 'canada', 'eu', 'uk', 'house'] as const;
 export type RuleSetId = (typeof RULE_SET_IDS)[number];
@@ -87,7 +87,7 @@ const SKIN_SHARE = 0.1;
 
 /** The limit that holds for a product made by a method, ppm. */
 export function nitriteLimit(rules: RuleSet, product: Product, method: NitriteMethod, skinOn: boolean): number {
-  if (product !== 'belly-bacon') return method === 'dry' ? rules.dryLimit : rules.limit;
+  if (productOf(product).limits !== 'belly') return method === 'dry' ? rules.dryLimit : rules.limit;
   const limit = method === 'dry' ? rules.dryBellyLimit : rules.bellyLimit;
   return skinOn ? limit * (1 - SKIN_SHARE) : limit;
 }

@@ -1,5 +1,5 @@
 import type { StepInstants } from './stepId.js';
-import type { Product } from '../cure/product.js';
+import type { Product } from '../products/product.js';
 import type { RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';

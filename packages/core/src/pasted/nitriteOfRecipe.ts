@@ -1,7 +1,7 @@
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { judgeNitrite, type NitriteJudgement } from '../cure/judgeNitrite.js';
 import { dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures } from '../cure/nitriteFigure.js';
-import type { Product } from '../cure/product.js';
+import type { Product } from '../products/product.js';
 import type { NitriteMethod, RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import { InputError } from '../inputError.js';
 import type { CureMix } from '../ingredients/cureMix.js';

@@ -1,3 +1,4 @@
+import { productOf } from '../products/product.js';
 import { worstFirst, type Finding } from '../cure/finding.js';
 import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import { mixFindings } from '../cure/mixFindings.js';
@@ -165,7 +166,7 @@ function methodFindings(c: Case): Finding[] {
       ),
     );
   }
-  if (params.product === 'belly-bacon' && params.ruleSet === 'us' && (params.method === 'pumped' || params.method === 'pumpAndCover')) {
+  if (productOf(params.product).limits === 'belly' && params.ruleSet === 'us' && (params.method === 'pumped' || params.method === 'pumpAndCover')) {
     found.push(note('ascorbate', 'Pumped belly bacon to be sold in the US also needs 550 ppm of ascorbate or erythorbate: check your own code.'));
   }
   if (params.method === 'dry' && c.brine.water.value > 0.02 * params.meatG) {

@@ -1,4 +1,4 @@
-import type { Product } from '../cure/product.js';
+import type { Product } from '../products/product.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import type { CookProgram } from '../log/cookProgram.js';

@@ -1,4 +1,4 @@
-import { PRODUCTS, type Product } from '../cure/product.js';
+import { PRODUCTS, type Product } from '../products/product.js';
 import { InputError } from '../inputError.js';
 import type { Process } from './process.js';
 import { processOf } from './recipe.js';

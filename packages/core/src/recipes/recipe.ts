@@ -1,4 +1,4 @@
-import { PRODUCTS, type Product } from '../cure/product.js';
+import { PRODUCTS, type Product, productOf } from '../products/product.js';
 import { requireCureMix, type CureMix } from '../ingredients/cureMix.js';
 import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
@@ -68,9 +68,6 @@ export interface Recipe {
 /** The version of a process's steps: of what `processOf` makes. */
 const PROCESS_VERSION = 3;
 
-/** Products whose finished weight may not be above green weight [P: 9 CFR 319.107 for bacon; for cured beef from memory]. */
-const NOT_ABOVE_GREEN: readonly Product[] = ['belly-bacon', 'pastrami', 'cured-beef'];
-
 /** The process that a recipe is worked by: what a batch keeps. */
 export function processOf(recipe: Recipe): Process {
   const { piece, ...usual } = recipe;
@@ -97,7 +94,7 @@ export function processOf(recipe: Recipe): Process {
     },
     coreTargetC: recipe.coreTargetC,
     program: recipe.program,
-    notAboveGreen: NOT_ABOVE_GREEN.includes(recipe.product),
+    notAboveGreen: productOf(recipe.product).notAboveGreen,
     steps: withChecks(stepsOf(recipe), recipe.checks),
     ...(recipe.note.trim() === '' ? {} : { note: recipe.note.trim() }),
   };

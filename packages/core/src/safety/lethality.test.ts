@@ -1,4 +1,4 @@
-import type { Product } from '../cure/product.js';
+import type { Product } from '../products/product.js';
 import type { RuleSetId } from '../cure/ruleSet.js';
 import { lethalityTable } from './lethalityTarget.js';
 import fc from 'fast-check';

@@ -1,4 +1,5 @@
-import type { Product } from '../cure/product.js';
+import type { ProductRecord } from '../products/productRecord.js';
+import { productOf, type Product } from '../products/product.js';
 import type { RuleSetId } from '../cure/ruleSet.js';
 import { FSIS_TABLE, type LethalityTable } from './lethality.js';
 
@@ -26,25 +27,13 @@ const SEVENTY_ONE: LethalityTable = {
 };
 
 /**
- * By which times a product is done under a rule set, and where that stands. Products of game or poultry have a line of their own when they
- * come: without one they do not compile.
+ * By which times a product is done under a rule set, and where that stands. Game or poultry has a line of its own when it
+ * comes: without one it does not compile.
  */
-const TARGETS: Readonly<Record<'pork' | 'beef', Readonly<Record<RuleSetId, LethalityTable>>>> = {
+const TARGETS: Readonly<Record<ProductRecord['meat'], Readonly<Record<RuleSetId, LethalityTable>>>> = {
   pork: { us: FSIS_TABLE, house: FSIS_TABLE, canada: SEVENTY_ONE, uk: SEVENTY_FOR_TWO, eu: SEVENTY_FOR_TWO },
   beef: { us: FSIS_TABLE, house: FSIS_TABLE, canada: FSIS_TABLE, uk: SEVENTY_FOR_TWO, eu: SEVENTY_FOR_TWO },
 };
 
-/** What each product is made of. */
-export const MEAT_OF: Readonly<Record<Product, 'pork' | 'beef'>> = {
-  'belly-bacon': 'pork',
-  'canadian-bacon': 'pork',
-  'ham-bone-in': 'pork',
-  'ham-boned': 'pork',
-  picnic: 'pork',
-  'shoulder-bacon': 'pork',
-  pastrami: 'beef',
-  'cured-beef': 'beef',
-};
-
 /** The lethality table of a product under a rule set. */
-export const lethalityTable = (ruleSet: RuleSetId, product: Product): LethalityTable => TARGETS[MEAT_OF[product]][ruleSet];
+export const lethalityTable = (ruleSet: RuleSetId, product: Product): LethalityTable => TARGETS[productOf(product).meat][ruleSet];

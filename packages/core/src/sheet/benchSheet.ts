@@ -1,7 +1,7 @@
 import { MEAT_DENSITY } from '../brine/coverBrine.js';
 import type { HydrometerScale } from '../brine/readHydrometer.js';
 import type { SaltBases } from '../brine/saltBases.js';
-import type { Product } from '../cure/product.js';
+import { productOf, type Product } from '../products/product.js';
 import type { RuleSetId } from '../cure/ruleSet.js';
 import { CURE_1, type CureMix } from '../ingredients/cureMix.js';
 import type { CureMethod } from '../pasted/nitriteOfRecipe.js';
@@ -92,27 +92,6 @@ export interface BenchSheet {
   floatSugarPercent: number;
 }
 
-interface Usual {
-  greenG: number;
-  shape: 'round' | 'slab';
-  thicknessMm: number;
-  lengthMm: number;
-  school: BenchSchool;
-  days: number;
-}
-
-/** A piece as it usually comes, our own round numbers inside what is usual (docs/science.md, “What is made”). */
-const USUAL: Readonly<Record<Product, Usual>> = {
-  'belly-bacon': { greenG: 2200, shape: 'slab', thicknessMm: 42, lengthMm: 380, school: 'bag', days: 9 },
-  'canadian-bacon': { greenG: 2600, shape: 'round', thicknessMm: 85, lengthMm: 420, school: 'equilibrium', days: 14 },
-  'ham-bone-in': { greenG: 7400, shape: 'round', thicknessMm: 180, lengthMm: 320, school: 'pumpAndCover', days: 7 },
-  'ham-boned': { greenG: 3600, shape: 'round', thicknessMm: 130, lengthMm: 260, school: 'pumpAndCover', days: 5 },
-  picnic: { greenG: 3400, shape: 'round', thicknessMm: 140, lengthMm: 270, school: 'pumpAndCover', days: 7 },
-  'shoulder-bacon': { greenG: 2900, shape: 'slab', thicknessMm: 75, lengthMm: 310, school: 'pumpAndCover', days: 10 },
-  pastrami: { greenG: 4300, shape: 'slab', thicknessMm: 55, lengthMm: 380, school: 'equilibrium', days: 9 },
-  'cured-beef': { greenG: 2700, shape: 'slab', thicknessMm: 65, lengthMm: 290, school: 'equilibrium', days: 10 },
-};
-
 /** Water that usually goes with so much meat, as a share of its weight [T]. */
 const WATER_PER_MEAT = 0.5;
 /** In a close-fitting bag, where only a little lies with it [T]. */
@@ -124,7 +103,8 @@ export const benchWaterG = (school: BenchSchool, greenG: number): number =>
 
 /** A sheet with a product’s usual values. */
 export function usualSheet(product: Product = 'canadian-bacon'): BenchSheet {
-  const { days, school, ...piece } = USUAL[product];
+  const { limits, usual } = productOf(product);
+  const { days, school, ...piece } = usual;
   return {
     door: 'want',
     product,
@@ -135,7 +115,7 @@ export function usualSheet(product: Product = 'canadian-bacon'): BenchSheet {
     pieces: 1,
     skinOn: false,
     cure: CURE_1,
-    aimPpm: product === 'belly-bacon' ? 120 : 150,
+    aimPpm: limits === 'belly' ? 120 : 150,
     meatStepG: 5,
     cureStepG: 0.1,
     school,
@@ -175,16 +155,12 @@ export function usualSheet(product: Product = 'canadian-bacon'): BenchSheet {
   };
 }
 
-/** Bones that are drawn and kept clear of, mm across. */
-const BONE_MM: Partial<Record<Product, number>> = { 'ham-bone-in': 42, picnic: 36 };
-
 /** The section of one piece on a sheet. */
 export function sheetSection({ product, shape, thicknessMm }: Pick<BenchSheet, 'product' | 'shape' | 'thicknessMm'>): Section {
-  const diameterMm = BONE_MM[product];
+  const { boneMm: diameterMm } = productOf(product);
   const bone = diameterMm === undefined || diameterMm > thicknessMm / 2 ? {} : { bone: { diameterMm } };
   return shape === 'slab' ? { shape, thicknessMm, ...bone } : { shape, diameterMm: thicknessMm, ...bone };
 }
 
 /** Density of a product’s meat, g/mL [M]. */
-export const meatDensity = (product: Product): number =>
-  product === 'belly-bacon' ? MEAT_DENSITY.fat : BONE_MM[product] === undefined ? MEAT_DENSITY.lean : MEAT_DENSITY.boneIn;
+export const meatDensity = (product: Product): number => MEAT_DENSITY[productOf(product).flesh];

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CURING_SALT_06, READY_MIX } from '../ingredients/cureMix.js';
-import { PRODUCTS } from '../cure/product.js';
+import { PRODUCTS } from '../products/product.js';
 import { askRecipe } from './askRecipe.js';
 import { BENCH_SCHOOLS, usualSheet, type BenchSchool, type BenchSheet } from './benchSheet.js';
 import { baseFigures, makingFigures, pumpFigures, tubFigures } from './benchFigures.js';

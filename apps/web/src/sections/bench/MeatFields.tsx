@@ -1,4 +1,4 @@
-import { benchWaterG, PRODUCTS, RULE_SET_IDS, RULE_SETS, usualSheet, type Product, type RuleSetId } from '@bunkhouse/core';
+import { benchWaterG, PRODUCTS, RULE_SET_IDS, RULE_SETS, usualSheet, type Product, type RuleSetId, productOf } from '@bunkhouse/core';
 import { Choice } from '../../shell/Choice';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
@@ -51,7 +51,7 @@ export function MeatFields() {
         <SheetNumber field="thicknessMm" label={sheet.shape === 'slab' ? 'Thickness' : 'Diameter'} quantity="length" />
         <SheetNumber field="lengthMm" label="Length" quantity="length" />
       </div>
-      {sheet.product === 'belly-bacon' && (
+      {productOf(sheet.product).limits === 'belly' && (
         <Choice
           label="Skin"
           value={sheet.skinOn ? 'on' : 'off'}
@@ -66,5 +66,5 @@ export function MeatFields() {
 /** The usual aim under a rule set, never over what bacon of belly may have. */
 const aimUnder = (ruleSet: Exclude<RuleSetId, 'house'>, product: Product): number => {
   const rules = RULE_SETS[ruleSet];
-  return product === 'belly-bacon' ? Math.min(rules.usualTarget, rules.bellyLimit) : rules.usualTarget;
+  return productOf(product).limits === 'belly' ? Math.min(rules.usualTarget, rules.bellyLimit) : rules.usualTarget;
 };
