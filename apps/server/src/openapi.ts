@@ -3,7 +3,7 @@ import { LOT_KINDS, MOST_PIECES, PRODUCTS, SCHOOLS, TOOL_KINDS, VERDICTS } from 
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import { VERSION } from './health/healthController.js';
+import { VERSION } from './health/version.js';
 
 type Schema = NonNullable<NonNullable<OpenAPIObject['components']>['schemas']>[string];
 

@@ -5,8 +5,7 @@ import type { HealthResponse } from '@bunkhouse/api';
 import type { Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { For } from '../crew/rights.js';
-
-export const VERSION = '0.1.0';
+import { VERSION } from './version.js';
 
 @ApiTags('health')
 @Controller('api/health')
