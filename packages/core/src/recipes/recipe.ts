@@ -4,12 +4,12 @@ import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
 import { requireNumber, type NumberRule } from '../units/require.js';
 import { requireProgram } from './cookProgram.js';
-import type { CookProgram } from '../log/cookProgram.js';
 import { STRONG_SALT } from '../brine/strongPickle.js';
 import type { CureDays, Process, Spice } from './process.js';
 import { STATIONS, type Station } from '../steps/station.js';
 import { SCHOOLS, type SchoolKind } from '../log/school.js';
 import type { StepTemplate } from '../steps/step.js';
+import type { Way } from '../steps/defineStep.js';
 import { stepsOf } from '../steps/steps.js';
 
 /** Something that the house looks at or does at a station, besides what is usual. */
@@ -19,7 +19,7 @@ export interface OwnCheck {
 }
 
 /** How a house makes something, as a cook writes it down. Weights in g, sizes in mm, °C, hours; a batch is started from one version of it. */
-export interface Recipe {
+export interface Recipe extends Way {
   name: string;
   product: Product;
   /** first letters of a batch code */
@@ -27,8 +27,6 @@ export interface Recipe {
   school: SchoolKind;
   /** a piece as it usually comes */
   piece: { greenG: number; section: Section; lengthMm: number };
-  /** what is done before it is weighed */
-  trim: string;
   /** % of meat + water */
   saltPercent: number;
   sugarPercent: number;
@@ -47,18 +45,6 @@ export interface Recipe {
   /** by weight of meat */
   spices: Spice[];
   cureDays: Record<SchoolKind, CureDays>;
-  turnEveryH: number;
-  soakH: number;
-  /** 0 where it is not dried */
-  dryH: number;
-  program: CookProgram;
-  /** in the last phase, as planned */
-  cookH: number;
-  restH: number;
-  coreTargetC: number;
-  firstGateH: number;
-  secondGateH: number;
-  evenOutH: number;
   /** % of green weight that is usually packed */
   packedPercent: { low: number; high: number };
   checks: OwnCheck[];
