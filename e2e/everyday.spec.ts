@@ -1,5 +1,5 @@
 import { expect, test } from './test.js';
-import { Cook, sevenOClock } from './cook.js';
+import { Cook, loinAtThePull, sevenOClock } from './cook.js';
 
 test('closing the page in the middle of the form loses nothing', async ({ page }) => {
   const cook = await Cook.onDuty(page, sevenOClock(1));
@@ -142,4 +142,16 @@ test('a step left out with a reason, a note, a batch thrown away', async ({ page
   await page.getByRole('link', { name: 'Ledger', exact: true }).click();
   await expect(page.getByRole('row').filter({ hasText: code })).toContainText('thrown away');
   await expect(page.getByRole('link', { name: new RegExp(`^${code} `) })).toHaveCount(0);
+});
+
+test('a pull before its day is found on the ticket while turns are still to come, and asks why', async ({ page }) => {
+  const id = await loinAtThePull(page, { days: 7, loggedDays: 5, thicknessMm: 90 });
+  await page.goto(`/batches/${id}`);
+  await page.getByRole('region', { name: 'Ticket' }).getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Pull', exact: true })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Weight', exact: true }).fill('2690');
+  await page.getByText('Firm all over').click();
+  await page.getByText('Fresh', { exact: true }).click();
+  await page.getByRole('button', { name: 'Log pull' }).click();
+  await expect(page.getByText(/write why/i).first()).toBeVisible();
 });

@@ -16,7 +16,16 @@ export function Ticket({ state, now, chosen, onChoose }: { state: BatchState; no
       {STATIONS.map((station) => {
         const steps = state.steps.filter((step) => step.spec.station === station).sort((a, b) => a.dueAt - b.dueAt);
         return steps.length === 0 ? null : (
-          <StationRows key={station} station={station} steps={steps} here={state.station === station} now={now} chosen={chosen} onChoose={onChoose} />
+          <StationRows
+            key={station}
+            station={station}
+            steps={steps}
+            here={state.station === station}
+            now={now}
+            chosen={chosen}
+            mayDo={(step) => step.closing === null && step.spec.needs.every((id) => state.step(id)?.closing !== null)}
+            onChoose={onChoose}
+          />
         );
       })}
     </section>
@@ -29,6 +38,7 @@ function StationRows({
   here,
   now,
   chosen,
+  mayDo,
   onChoose,
 }: {
   station: Station;
@@ -36,6 +46,8 @@ function StationRows({
   here: boolean;
   now: number;
   chosen: string | undefined;
+  /** whether what it needs is done: hands may do it before its time, and say so */
+  mayDo: (step: StepState) => boolean;
   onChoose: (stepId: string) => void;
 }) {
   const closed = steps.every((step) => step.closing !== null || step.status === 'missed');
@@ -55,7 +67,7 @@ function StationRows({
       {turns.length > 0 && <Pips turns={turns} />}
       <ul>
         {steps.map((step) => (
-          <StepRow key={step.spec.id} step={step} now={now} chosen={chosen === step.spec.id} onChoose={onChoose} />
+          <StepRow key={step.spec.id} step={step} now={now} chosen={chosen === step.spec.id} mayDo={mayDo(step)} onChoose={onChoose} />
         ))}
       </ul>
     </details>
@@ -64,10 +76,22 @@ function StationRows({
 
 const MARK_WORDS: Record<StepState['status'], string> = { done: 'done', skipped: 'left out', missed: 'missed', open: 'next', coming: 'to come' };
 
-function StepRow({ step, now, chosen, onChoose }: { step: StepState; now: number; chosen: boolean; onChoose: (stepId: string) => void }) {
+function StepRow({
+  step,
+  now,
+  chosen,
+  mayDo,
+  onChoose,
+}: {
+  step: StepState;
+  now: number;
+  chosen: boolean;
+  mayDo: boolean;
+  onChoose: (stepId: string) => void;
+}) {
   const open = step.status === 'open';
   const at = step.closing === null ? null : Date.parse(step.closing.at);
-  const choosable = step.status === 'missed' || (step.spec.missable === true && step.closing === null);
+  const choosable = mayDo && (!open || step.spec.missable === true);
   const planned = step.closing === null ? step.dueAt : step.plannedAt;
   return (
     <li className={`${step.status} ${open ? step.urgency : ''}${chosen ? ' chosen' : ''}`} aria-current={open ? 'step' : undefined}>
