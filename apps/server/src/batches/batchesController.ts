@@ -1,31 +1,17 @@
-import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
-import {
-  ApiBadRequestResponse,
-  ApiConflictResponse,
-  ApiCreatedResponse,
-  ApiNotFoundResponse,
-  ApiOkResponse,
-  ApiOperation,
-  ApiParam,
-  ApiTags,
-} from '@nestjs/swagger';
-import { BatchRequest, LogEntryRequest, type BatchResponse, type FamilyMember } from '@bunkhouse/api';
-import { By, For, KeepsBy } from '../crew/rights.js';
+import { Body, Controller, Get, Param, Post } from '@nestjs/common';
+import { ApiBadRequestResponse, ApiCreatedResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
+import { BatchRequest, type BatchResponse, type FamilyMember } from '@bunkhouse/api';
+import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
 import { IdPipe } from '../errors/refusals.js';
-import { LogService } from '../log/logService.js';
-import type { Who } from '../crew/sessionsService.js';
 import { BatchesService } from './batchesService.js';
 
-const BATCH = { schema: { $ref: '#/components/schemas/BatchResponse' } };
+export const BATCH = { schema: { $ref: '#/components/schemas/BatchResponse' } };
 
 @ApiTags('batches')
 @Controller('api/batches')
 export class BatchesController {
-  constructor(
-    private readonly batches: BatchesService,
-    private readonly log: LogService,
-  ) {}
+  constructor(private readonly batches: BatchesService) {}
 
   @Get()
   @For('look')
@@ -64,19 +50,5 @@ export class BatchesController {
   @ApiBadRequestResponse(ERROR_SCHEMA)
   start(@Body() request: BatchRequest): Promise<BatchResponse> {
     return this.batches.start(request);
-  }
-
-  @Post(':id/log')
-  @For('record')
-  @KeepsBy()
-  @HttpCode(201)
-  @ApiOperation({ summary: 'Write an entry into a batch’s log, which is append-only' })
-  @ApiParam({ name: 'id', format: 'uuid' })
-  @ApiCreatedResponse(BATCH)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
-  @ApiConflictResponse({ ...ERROR_SCHEMA, description: 'Somebody logged this step in the meantime' })
-  write(@Param('id', IdPipe) id: string, @Body() request: LogEntryRequest, @By() who: Who): Promise<BatchResponse> {
-    return this.log.writeBy(who, id, request);
   }
 }
