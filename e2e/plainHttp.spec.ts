@@ -123,8 +123,12 @@ test('with the database stopped a reload shows what was known, what is logged wa
 
   expect(database.revive()).toBe(true);
   await expect(page.getByText(/1 entry kept here/)).toHaveCount(0, { timeout: 60_000 });
-  const kept = (await (await page.request.get(`/api/batches/${id}`)).json()) as { entries: { stepId?: string; values?: { coldC?: number } }[] };
-  expect(kept.entries.at(-1)).toMatchObject({ stepId: 'turn-5', values: { coldC: 3 } });
+  // What is on the way is no longer kept here, and not yet there.
+  const last = async () => {
+    const { entries } = (await (await page.request.get(`/api/batches/${id}`)).json()) as { entries: { stepId?: string; values?: { coldC?: number } }[] };
+    return entries.at(-1);
+  };
+  await expect.poll(last, { timeout: 60_000 }).toMatchObject({ stepId: 'turn-5', values: { coldC: 3 } });
   await context.close();
   await house.close();
   database.stop();
