@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
 import type { Page } from '@playwright/test';
 import { expect } from './test.js';
 
@@ -47,16 +48,12 @@ export class Cook {
   }
 }
 
-export const DAY_MS = 86_400_000;
-
 /** Seven in the morning, so many days ago, by the clock of the browser’s time zone. */
 export function sevenOClock(daysAgo: number): Date {
   const day = new Date(Date.now() - daysAgo * DAY_MS);
   day.setUTCHours(14, 0, 0, 0);
   return day;
 }
-
-const HOUR_MS = 3_600_000;
 
 /** A loin in an even cure, played through the API up to its pull, or past it. Answers the batch’s id. */
 export async function loinAtThePull(

@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
 import { expect, test } from './test.js';
 import { Cook, sevenOClock } from './cook.js';
 
@@ -36,7 +37,7 @@ test('Canadian bacon by equilibrium: the sheet, the dates and the day sheet', as
   await cook.log('Log meat in', { 'Brine temperature': '2.9' }, 'Turn 1');
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
   // Fourteen days later, at 10:30 by the clock of the house.
-  const pull = new Date(start.getTime() + 14 * 86_400_000 + 3.5 * 3_600_000);
+  const pull = new Date(start.getTime() + 14 * DAY_MS + 3.5 * HOUR_MS);
   const pullRow = page.getByRole('region', { name: 'Ticket' }).getByRole('listitem').filter({ hasText: 'Pull' });
   await expect(pullRow).toContainText(new Intl.DateTimeFormat('en-US', { weekday: 'short', timeZone: 'America/Denver' }).format(pull));
   // 10:30, or an hour beside it where the clocks change in between: the days of cure are counted in hours.

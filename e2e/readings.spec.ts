@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.js';
 
@@ -10,7 +11,7 @@ const two = (n: number) => String(n).padStart(2, '0');
 test('a logger’s file in °F, month first, with a byte order mark and bad lines: looked at, picked apart, brought in, and out again', async ({ page }) => {
   await page.goto('/readings');
   // A few days ago, at noon, by the clocks of Denver.
-  const day = new Date(Date.now() - 4 * 86_400_000);
+  const day = new Date(Date.now() - 4 * DAY_MS);
   const date = `${two(day.getUTCMonth() + 1)}/${two(day.getUTCDate())}/${day.getUTCFullYear()}`;
   const lines = Array.from(
     { length: 3000 },
@@ -72,7 +73,7 @@ test('what is no log is said to be none; a comma for a point, day or month, and 
 });
 
 test('a file of several megabytes is counted to its end and brought in piece by piece: nothing is lost between the pieces', async ({ page }) => {
-  const start = Date.now() - 3 * 86_400_000;
+  const start = Date.now() - 3 * DAY_MS;
   const lines = Array.from({ length: 90_000 }, (_, i) => `${new Date(start + i * 1000).toISOString()},${80 + (i % 9)}.5,${5 + (i % 50)}.2`);
   await page.goto('/readings');
   await choose(page, 'Long night.csv', `Time,Pit C,Meat C\n${lines.join('\n')}\n`);

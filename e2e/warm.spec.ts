@@ -1,7 +1,6 @@
+import { HOUR_MS } from '@bunkhouse/core';
 import { expect, test } from './test.js';
 import { loinAtThePull } from './cook.js';
-
-const HOUR_MS = 3_600_000;
 
 test('a weight is taken from the scale once it has settled', async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('bunkhouse.preferences', JSON.stringify({ system: 'metric', temperature: 'C', name: 'Tess' })));

@@ -1,9 +1,8 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { LogEntryRequest, LotRequest } from '@bunkhouse/api';
 import type { LotKind } from '@bunkhouse/core';
 import type { PlayedBatch } from './playBatch.js';
 import { idFrom } from './random.js';
-
-const DAY_MS = 86_400_000;
 
 interface DemoLot {
   kind: LotKind;

@@ -1,7 +1,6 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { ToolCheckRequest, ToolRequest } from '@bunkhouse/api';
 import { idFrom } from './random.js';
-
-const DAY_MS = 86_400_000;
 
 export interface DemoTool {
   tool: ToolRequest;

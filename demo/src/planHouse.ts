@@ -12,12 +12,12 @@ import {
   type DesignChanges,
   type HousePlan,
   type LogEntry,
+  HOUR_MS,
 } from '@bunkhouse/core';
 import type { PlayedBatch } from './playBatch.js';
 import { processOfRequest } from './demoRecipes.js';
 import { idFrom } from './random.js';
 
-const HOUR_MS = 3_600_000;
 /** What falls due so soon stays where it is: it was planned yesterday. */
 const SOON_H = 6;
 /** Meat goes on at least so far ahead where two batches clash, and so many ways to make them clash are looked at, h. */

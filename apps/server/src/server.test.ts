@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -21,7 +22,7 @@ beforeAll(async () => {
 
 afterAll(() => house.close());
 
-const startsAt = new Date(Date.now() - 3 * 86_400_000).toISOString();
+const startsAt = new Date(Date.now() - 3 * DAY_MS).toISOString();
 const loin = () => ({
   id: randomUUID(),
   product: 'canadian-bacon',

@@ -1,6 +1,5 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { BatchRequest } from './batchRequest.js';
-
-const DAY_MS = 86_400_000;
 
 /** Dates that cannot be meant, as a sentence, or null. */
 export function datesFault({ startsAt, readyBy }: Pick<BatchRequest, 'startsAt' | 'readyBy'>, now: number): string | null {

@@ -1,4 +1,5 @@
 export { InputError } from './inputError.js';
+export { MINUTE_MS, HOUR_MS, DAY_MS, HOUR_S, DAY_S, DAY_MIN } from './clock/spans.js';
 export { convert, unitKind, type Unit } from './units/convert.js';
 export type { Figure } from './units/figure.js';
 export type { Measured } from './units/measured.js';

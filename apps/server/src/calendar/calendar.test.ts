@@ -1,10 +1,10 @@
+import { DAY_MS } from '@bunkhouse/core';
 import { randomUUID } from 'node:crypto';
 import type { BatchResponse, CalendarFeedResponse, LogEntryRequest } from '@bunkhouse/api';
 import { usualRequest } from '@bunkhouse/api';
 import ICAL from 'ical.js';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
 
-const DAY_MS = 86_400_000;
 const ZONE = 'America/Denver';
 
 let house: TestHouse;

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { PersonResponse, SessionResponse } from '@bunkhouse/api';
@@ -204,7 +205,7 @@ describe('signing in', () => {
   });
 
   test('an inspector’s time ends by itself; who is put away is out at once, and stays in the book by a name that nobody else gets', async () => {
-    const inspector = await member({ role: 'reader', endsAt: new Date(Date.now() + 86_400_000).toISOString() });
+    const inspector = await member({ role: 'reader', endsAt: new Date(Date.now() + DAY_MS).toISOString() });
     const at = device();
     await signIn(at, inspector.name, { password: PASSWORD });
     expect((await at.get('/api/ledger')).status).toBe(200);

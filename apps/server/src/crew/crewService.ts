@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import { randomUUID } from 'node:crypto';
 import { ConflictException, ForbiddenException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -13,7 +14,6 @@ import { PersonEntity } from './personEntity.js';
 import { hashSecret, isSecret, weakPin } from './secrets.js';
 import { PIN_CLOSES_AT, SessionsService, type Who } from './sessionsService.js';
 
-const DAY_MS = 86_400_000;
 const MOST_PEOPLE = 200;
 
 /** The people of the house. */

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import { Body, Controller, Get, HttpCode, Param, Post, Req, Res, UseGuards } from '@nestjs/common';
 import {
   ApiBadRequestResponse,
@@ -27,7 +28,7 @@ const SESSIONS = { schema: { type: 'array' as const, items: { $ref: '#/component
 const TABLETS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/TabletResponse' } } };
 /** No session is called so: a device that says it was signed out, and is not the made-up house's cook again. */
 const SIGNED_OUT = 'out';
-const YEAR_MS = 365 * 86_400_000;
+const YEAR_MS = 365 * DAY_MS;
 
 /** Out of reach of scripts, never sent by another site's page, and only over TLS where there is TLS. */
 const cookie = (request: Request, more: CookieOptions = {}): CookieOptions => ({

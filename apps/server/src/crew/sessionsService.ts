@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@bunkhouse/core';
 import { randomUUID } from 'node:crypto';
 import { ForbiddenException, HttpException, Injectable, NotFoundException, UnauthorizedException } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -25,7 +26,6 @@ export interface Who {
   onlyPin: boolean;
 }
 
-const MINUTE_MS = 60_000;
 /** Nobody did anything at a shared tablet for so long, or at somebody's own device: signed out. */
 const ENDS_MS = { pin: 16 * 60 * MINUTE_MS, password: 30 * 24 * 60 * MINUTE_MS } as const;
 /** Somebody's own device asks for the password again after so long. */

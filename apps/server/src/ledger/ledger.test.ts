@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import { usualRequest, type LedgerResponse, type TrendPoint } from '@bunkhouse/api';
@@ -12,7 +13,7 @@ const http = () => house.http();
 const now = Date.now();
 
 async function packed(product: Product, seed: number, by: string): Promise<void> {
-  const request = { ...usualRequest(product, { id: randomUUID(), by, startsAt: new Date(now - (40 + seed) * 86_400_000).toISOString() }) };
+  const request = { ...usualRequest(product, { id: randomUUID(), by, startsAt: new Date(now - (40 + seed) * DAY_MS).toISOString() }) };
   const { entries } = playBatch(request, { seed, cooks: [by], idOf: () => randomUUID(), until: now });
   await (by === 'Juno' ? http() : await house.as('cook', `${by}`)).post('/api/batches').send(request);
   await house.app.get(LogService).writeAll(

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import { Readable } from 'node:stream';
 import {
   Body,
@@ -55,7 +56,7 @@ import { ReadingsStream } from './readingsStream.js';
 const of = (name: string) => ({ schema: { $ref: `#/components/schemas/${name}` } });
 const WATCHED_MS = 600_000;
 const MOST_CHANNELS = 64;
-const LONGEST_MS = 62 * 86_400_000;
+const LONGEST_MS = 62 * DAY_MS;
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 
 @ApiTags('readings')

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { checkReading, OLDEST_MS, type CheckedReading, type ReadingsEvent, type SeriesResponse, type TakenResponse } from '@bunkhouse/api';
@@ -13,7 +14,6 @@ import { BLOCK_MS, blockOf, mergeBlock, readBlock, type Sample } from './reading
 /** Points of a curve where nothing else is asked for: what a wide screen can show. */
 const USUAL_POINTS = 1200;
 
-const DAY_MS = 86_400_000;
 /** `C` is what was handed in, `trueC` what it truly was by the thermometer's check. */
 const CSV_HEAD = ['at', 'device', 'name', 'channel', 'C', 'trueC'] as const;
 /** What a table program would take for a formula; a plain negative number is none. */

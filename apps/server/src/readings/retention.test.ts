@@ -1,10 +1,10 @@
+import { DAY_MS, HOUR_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { USUAL_SETTINGS, type DeviceTokenResponse, type SeriesResponse } from '@bunkhouse/api';
 import { Clock } from '../clock.js';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
 import { Retention } from './retention.js';
 
-const DAY_MS = 86_400_000;
 let house: TestHouse;
 let device: string;
 beforeAll(async () => {
@@ -18,7 +18,7 @@ beforeAll(async () => {
     ).body as DeviceTokenResponse
   ).device.id;
   for (const daysAgo of [60, 10, 0]) {
-    const fromMs = Math.floor((Date.now() - daysAgo * DAY_MS - 3_600_000) / 300_000) * 300_000;
+    const fromMs = Math.floor((Date.now() - daysAgo * DAY_MS - HOUR_MS) / 300_000) * 300_000;
     const readings = Array.from({ length: 300 }, (_, i) => ({
       channel: 1,
       at: new Date(fromMs + i * 10_000).toISOString(),
@@ -42,7 +42,7 @@ const curve = async (daysAgo: number) =>
         .get('/api/readings')
         .query({
           channels: `${device}:1`,
-          from: new Date(Date.now() - daysAgo * DAY_MS - 2 * 3_600_000).toISOString(),
+          from: new Date(Date.now() - daysAgo * DAY_MS - 2 * HOUR_MS).toISOString(),
           to: new Date(Date.now() - daysAgo * DAY_MS).toISOString(),
           every: '10',
         })

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { DeviceRequest, DeviceResponse, DeviceTokenResponse, ReadingsEvent, SeriesResponse, TakenResponse, WeightEvent } from '@bunkhouse/api';
 import type { ChannelReadings } from '@bunkhouse/core';
 import { useMemo, useSyncExternalStore } from 'react';
@@ -8,7 +9,7 @@ import { useTools } from './tools';
 const DEVICES = '/api/devices';
 const SERIES = '/api/readings?';
 /** The curves of a cook are gathered by the minute: what alarms and forecasts go by, and more than a screen has pixels for. */
-const COOK = { everyS: 60, longestMs: 15 * 86_400_000 };
+const COOK = { everyS: 60, longestMs: 15 * DAY_MS };
 /** The stream may tell much at once: curves are asked for again so often at most, ms. */
 const ASK_AGAIN_MS = 2000;
 

@@ -1,3 +1,4 @@
+import { HOUR_S } from '@bunkhouse/core';
 import type { CoreForecast, GatePassage, TimedReading } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
@@ -9,7 +10,6 @@ import { useWidth } from './useWidth';
 
 const HEIGHT = 230;
 const INSET = { top: 18, right: 18, bottom: 24, left: 40 };
-const HOUR_S = 3600;
 
 /** A core on its way down, with each gate as a post that it must have passed under; forecast with its range. Times in s after it came off the fire. */
 export function ChillChart({

@@ -1,3 +1,4 @@
+import { DAY_MIN } from '@bunkhouse/core';
 import { useState } from 'react';
 
 /** What a cook types for a time of day: `7`, `7:30`, `0730`, `19.30`. Minutes from midnight, 24:00 included; null for no time. */
@@ -5,7 +6,7 @@ export function readClock(text: string): number | null {
   const found = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*$/.exec(text);
   if (found === null) return null;
   const minutes = Number(found[1]) * 60 + Number(found[2] ?? 0);
-  return Number(found[2] ?? 0) < 60 && minutes <= 1440 ? minutes : null;
+  return Number(found[2] ?? 0) < 60 && minutes <= DAY_MIN ? minutes : null;
 }
 
 export const clock = (minutes: number): string => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;

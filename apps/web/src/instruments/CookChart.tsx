@@ -1,3 +1,4 @@
+import { HOUR_S, MINUTE_MS } from '@bunkhouse/core';
 import type { CoreForecast, TendingAct, TimedReading } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
@@ -44,7 +45,6 @@ const AXIS = 20;
 const LANE = 24;
 const LEFT = 40;
 const RIGHT = 16;
-const HOUR_S = 3600;
 
 const LANES: readonly { act: TendingAct; word: string; glyph: GlyphName }[] = [
   { act: 'fuel', word: 'Fuel', glyph: 'fuel' },
@@ -272,7 +272,7 @@ const TICK_ROOM = 62;
 function hourTicks(onAt: number, endS: number, width: number): { s: number; word: string }[] {
   const each = [0.5, 1, 2, 3, 4, 6, 12, 24].find((h) => (width * h * HOUR_S) / endS >= TICK_ROOM) ?? 24;
   const eachMs = each * HOUR_S * 1000;
-  const offset = new Date(onAt).getTimezoneOffset() * 60_000;
+  const offset = new Date(onAt).getTimezoneOffset() * MINUTE_MS;
   const first = Math.ceil((onAt - offset) / eachMs) * eachMs + offset;
   return Array.from({ length: Math.floor((onAt + endS * 1000 - first) / eachMs) + 1 }, (_, i) => {
     const at = first + i * eachMs;

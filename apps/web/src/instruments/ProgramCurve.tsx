@@ -1,3 +1,4 @@
+import { DAY_MIN } from '@bunkhouse/core';
 import type { CookProgram, ProgramPhase } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
@@ -29,7 +30,7 @@ export function ProgramCurve({ program, present, onChange }: { program: CookProg
   const end = (i: number, min: number) => {
     const least = (spans[i]?.fromMin ?? 0) + STEP_MIN;
     const next = program[i + 1]?.untilMin;
-    const most = next === undefined ? 14 * 1440 : next - STEP_MIN;
+    const most = next === undefined ? 14 * DAY_MIN : next - STEP_MIN;
     change(i, { untilMin: Math.max(least, Math.min(most, Math.round(min / STEP_MIN) * STEP_MIN)) });
   };
   const dragged = (event: PointerEvent<SVGSVGElement>) => {
@@ -115,7 +116,7 @@ export function ProgramCurve({ program, present, onChange }: { program: CookProg
                   className="handle side"
                   aria-label={`${name}, until`}
                   aria-valuemin={fromMin}
-                  aria-valuemax={14 * 1440}
+                  aria-valuemax={14 * DAY_MIN}
                   aria-valuenow={untilMin}
                   aria-valuetext={`${digits(untilMin / 60, 2)} h after the meat is on`}
                   onPointerDown={hold(i, 'end')}

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { Product } from '@bunkhouse/core';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { useNavigate } from 'react-router';
@@ -162,7 +163,7 @@ function scaleOf(axis: Axis, values: readonly number[], range: [number, number])
     return { at: scale, ticks: axis.words.map(([, word], i) => ({ at: i, word })) };
   }
   if (axis.kind === 'time') {
-    const scale = scaleTime([new Date(low), new Date(Math.max(high, low + 86_400_000))], range);
+    const scale = scaleTime([new Date(low), new Date(Math.max(high, low + DAY_MS))], range);
     const format = scale.tickFormat(TICKS);
     return { at: (value) => scale(value), ticks: scale.ticks(TICKS).map((date) => ({ at: date.getTime(), word: format(date) })) };
   }

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@bunkhouse/core';
 import type { SessionResponse } from '@bunkhouse/api';
 import Dialog from '@mui/material/Dialog';
 import { mutate } from 'swr';
@@ -136,13 +137,13 @@ function useIdle(lockMin: number | null, isLost: boolean, entered: number): bool
     setIdle(false);
     const touched = () => {
       const now = Date.now();
-      if (now - touchedAt.current > lockMin * 60_000) return;
+      if (now - touchedAt.current > lockMin * MINUTE_MS) return;
       touchedAt.current = now;
       if (now - toldAt.current < NOTED_MS) return;
       toldAt.current = now;
       void touch().catch(() => undefined);
     };
-    const timer = setInterval(() => setIdle(Date.now() - touchedAt.current > lockMin * 60_000), LOOK_MS);
+    const timer = setInterval(() => setIdle(Date.now() - touchedAt.current > lockMin * MINUTE_MS), LOOK_MS);
     window.addEventListener('pointerdown', touched);
     window.addEventListener('keydown', touched);
     return () => {

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@bunkhouse/core';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useLiveBatches, type Batch } from '../data/batches';
 import { showNotice } from './notice';
@@ -7,7 +8,7 @@ const ON = 'bunkhouse.remind';
 const TOLD = 'bunkhouse.reminded';
 const MOST_TOLD = 300;
 /** A job that fell due longer ago than this is on Today, not news, ms. */
-const NEWS_MS = 30 * 60_000;
+const NEWS_MS = 30 * MINUTE_MS;
 
 const listeners = new Set<() => void>();
 const subscribe = (listener: () => void) => {
@@ -64,7 +65,7 @@ const dueJobs = ({ record, state }: Batch, now: number) =>
   state.next !== null && state.next.dueAt <= now && now - state.next.dueAt < NEWS_MS
     ? [
         {
-          key: `${record.id} ${state.next.spec.id} ${Math.round(state.next.dueAt / 60_000)}`,
+          key: `${record.id} ${state.next.spec.id} ${Math.round(state.next.dueAt / MINUTE_MS)}`,
           title: `${state.next.spec.title}, ${record.code}`,
           body: state.next.spec.task,
           path: `/batches/${record.id}`,

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 
 /** `Sat 17, 09:30`; with the month where it is not this one. */
@@ -16,8 +17,6 @@ export const dayWithYear = (at: number | string): string => dayjs(at).format('D 
 
 /** For a date and time field. */
 export const fieldTime = (at: number | string): string => dayjs(at).format('YYYY-MM-DDTHH:mm');
-
-const MINUTE_MS = 60_000;
 
 /** How far off: `now`, `12 min`, `3 h 42`, `6 d 4 h`. */
 export function span(ms: number): string {

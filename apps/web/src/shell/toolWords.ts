@@ -1,5 +1,5 @@
 import type { ToolResponse } from '@bunkhouse/api';
-import { CHECK_AFTER_DAYS, checkAt, checkPoints, FINE_OFF_C, type HydrometerScale, type ReadWith, type ToolKind, type ToolSize } from '@bunkhouse/core';
+import { CHECK_AFTER_DAYS, checkAt, checkPoints, FINE_OFF_C, type HydrometerScale, type ReadWith, type ToolKind, type ToolSize, DAY_MS } from '@bunkhouse/core';
 import type { Preferences } from './preferences';
 import { digits, inWords } from './quantities';
 
@@ -7,7 +7,6 @@ export const TOOL_WORDS: Readonly<Record<ToolKind, string>> = { thermometer: 'Th
 export const FLOAT_WORDS: Readonly<Record<HydrometerScale, string>> = { salometer: 'Salometer, °', sg60F: 'Specific gravity', baume: 'Baumé, °' };
 
 type Shown = Preferences;
-const DAY_MS = 86_400_000;
 
 /** A difference of temperatures: a degree Fahrenheit is smaller. */
 export const degreesApart = (C: number, { temperature }: Shown): string => (temperature === 'F' ? `${digits(C * 1.8, 1)} °F` : `${digits(C, 1)} °C`);

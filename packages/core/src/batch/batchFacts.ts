@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
 import type { BrineId } from '../steps/brine.js';
 import { MIX_STEPS } from '../steps/mixSteps.js';
@@ -139,8 +140,6 @@ function carriedOffG(design: BatchDesign, firstGreenG: Record<string, number>, l
     return sum + massG * Math.min(1, share);
   }, 0);
 }
-
-const HOUR_MS = 3_600_000;
 
 /**
  * The brines to mix for so much meat, in grams.

@@ -1,3 +1,4 @@
+import { HOUR_MS, HOUR_S } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { chillGrowth, type ChillGrowth } from '../safety/chillGrowth.js';
 import { coolingGates, type CoolingRule, type GateState } from '../safety/coolingGates.js';
@@ -89,8 +90,6 @@ export interface CoolingState {
   growth: ChillGrowth;
 }
 
-const HOUR_MS = 3_600_000;
-
 /** The chill gates of every piece, from what hands read of that piece alone. */
 export function coolingStates(
   gates: readonly { stepId: PlannedStepId; gate: 0 | 1 }[],
@@ -118,7 +117,7 @@ export function coolingStates(
           rule,
           fromC: from,
           toC: to,
-          limitH: limitS / 3600,
+          limitH: limitS / HOUR_S,
           state,
           startedAt: startS === null ? null : startS * 1000,
           tookH: tookS === null ? null : (tookS * 1000) / HOUR_MS,

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { CourseMarkKind } from '../steps/defineStep.js';
 import { definitionOf } from '../steps/steps.js';
 import type { Injection, Stage } from '../diffusion/sectionProgram.js';
@@ -39,7 +40,6 @@ export interface CureCourse {
 /** The usual: 3 × 10^-10 m²/s, taken as 2 to 5 × 10^-10 for nineteen pieces of twenty [M: docs/science.md, “The cure inside the meat”]. */
 export const HANDBOOK_DIFFUSIVITY: Diffusivity = { value: LEAN_DIFFUSIVITY, low: 2.24e-10, high: 4.02e-10, cutFaces: 0 };
 
-const HOUR_MS = 3_600_000;
 /** What is late moves on with the clock: to the quarter of an hour, so that the course is not another one each minute. */
 const QUARTER_MS = 900_000;
 /** A refrigerator that nobody read, °C. */

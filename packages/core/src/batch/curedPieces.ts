@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { SingleStepId } from '../log/stepId.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { CURED_PPM } from '../cure/ruleSet.js';
@@ -49,7 +50,6 @@ export function curedPieces(record: BatchRecord, state: CourseState): PieceCure[
   });
 }
 
-const HOUR_MS = 3_600_000;
 const NO_CURE_AT_ALL: Omit<PieceCure, 'code' | 'lainDays'> = {
   leastPpm: 0,
   leastSlowPpm: 0,

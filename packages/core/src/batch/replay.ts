@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { ticketOf } from './ticket.js';
 import { bathOf, isDoneByBath, isReadByBath } from './bathEvidence.js';
@@ -18,8 +19,6 @@ import { pieceFacts, piecesAt, type PieceFact, type PieceNow } from './pieces.js
 import type { Process } from '../recipes/process.js';
 import type { StepSpec } from '../steps/step.js';
 import { plannedTimes, stepTimes, type CalendarWord, type StepFact } from './stepTimes.js';
-
-const HOUR_MS = 3_600_000;
 
 /**
  * Derives the state of a batch at an instant from its record: the reducer of the log.

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import fc from 'fast-check';
 import { planSteps } from './planSteps.js';
@@ -6,7 +7,6 @@ import { plannedTimes, stepTimes, type StepFact } from './stepTimes.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
 const START = Date.parse('2026-10-05T07:00:00.000Z');
-const HOUR = 3_600_000;
 
 const product = fc.constantFrom(...PLANNED_PRODUCTS);
 const school = fc.constantFrom('equilibrium' as const, 'pumpAndCover' as const);
@@ -31,10 +31,10 @@ describe('dated steps', () => {
           delays.forEach((delay, i) => {
             const step = steps[i];
             if (step === undefined) return;
-            last = Math.max(last, (planned.get(step.id) ?? START) + delay * HOUR);
+            last = Math.max(last, (planned.get(step.id) ?? START) + delay * HOUR_MS);
             facts.set(step.id, { closedAt: last });
           });
-          const now = START + nowH * HOUR;
+          const now = START + nowH * HOUR_MS;
           const due = stepTimes(steps, START, days, facts, now);
           for (const step of steps) {
             for (const id of step.needs) {
@@ -51,7 +51,7 @@ describe('dated steps', () => {
     fc.assert(
       fc.property(product, school, fc.integer({ min: 0, max: 500 }), fc.integer({ min: 0, max: 500 }), (name, kind, a, b) => {
         const steps = stepsOf(name, kind, 7);
-        const [early, late] = [Math.min(a, b), Math.max(a, b)].map((h) => stepTimes(steps, START, 7, new Map(), START + h * HOUR));
+        const [early, late] = [Math.min(a, b), Math.max(a, b)].map((h) => stepTimes(steps, START, 7, new Map(), START + h * HOUR_MS));
         for (const step of steps) expect(late?.get(step.id) ?? 0).toBeGreaterThanOrEqual(early?.get(step.id) ?? 0);
       }),
     );
@@ -63,7 +63,7 @@ describe('dated steps', () => {
       const due = plannedTimes(steps, START, days);
       const turns = steps.filter((step) => step.missable).map((step) => due.get(step.id) ?? 0);
       expect(turns).toHaveLength(Math.ceil(days) - 1);
-      for (let i = 1; i < turns.length; i += 1) expect((turns[i] ?? 0) - (turns[i - 1] ?? 0)).toBe(24 * HOUR);
+      for (let i = 1; i < turns.length; i += 1) expect((turns[i] ?? 0) - (turns[i - 1] ?? 0)).toBe(24 * HOUR_MS);
       expect(Math.max(...turns)).toBeLessThan(due.get('pull') ?? 0);
     }
   });
@@ -71,7 +71,7 @@ describe('dated steps', () => {
   test('the re-pump is half-way, and only where there is one', () => {
     const steps = stepsOf('ham-bone-in', 'pumpAndCover', 8);
     const due = plannedTimes(steps, START, 8);
-    expect((due.get('repump') ?? 0) - (due.get('meat-in') ?? 0)).toBe(4 * 24 * HOUR);
+    expect((due.get('repump') ?? 0) - (due.get('meat-in') ?? 0)).toBe(4 * 24 * HOUR_MS);
     expect(stepsOf('canadian-bacon', 'pumpAndCover', 6).map((step) => step.id)).not.toContain('repump');
     expect(stepsOf('ham-bone-in', 'equilibrium', 21).map((step) => step.id)).not.toContain('pump');
   });

@@ -1,7 +1,6 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId, StepInstants } from '../log/stepId.js';
 import type { Anchor, StepSpec } from '../steps/step.js';
-
-const HOUR_MS = 3_600_000;
 
 /** What is known of a step when its time is worked out. */
 export interface StepFact {

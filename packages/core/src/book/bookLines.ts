@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { AnyInputName } from '../steps/values.js';
 import type { SingleStepId } from '../log/stepId.js';
 import { isByTheClock } from '../batch/design.js';
@@ -22,8 +23,6 @@ export interface BookLine {
   planned: number | string | null;
   actual: number | string | null;
 }
-
-const HOUR_MS = 3_600_000;
 
 /** Everything about a batch that may differ from another, in the order of the work. */
 export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {

@@ -1,20 +1,20 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { borneLots, materialsCost } from './materials.js';
 import type { PieceFact } from '../batch/pieces.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 
-const HOUR = 3_600_000;
 const taken = (of: 'meat' | 'cure' | 'wood', lot: string, g: number, hour: number): StandingEntry => ({
   id: `${lot}${hour}`,
   seq: 1,
   by: 'Wren',
-  at: new Date(hour * HOUR).toISOString(),
-  recordedAt: new Date(hour * HOUR).toISOString(),
+  at: new Date(hour * HOUR_MS).toISOString(),
+  recordedAt: new Date(hour * HOUR_MS).toISOString(),
   kind: 'lot',
   draw: { of, lot, g },
   corrections: [],
 });
 const split = (hour: number, staysG: number, goesG: number, isOurs: boolean): PieceFact => ({
-  at: hour * HOUR,
+  at: hour * HOUR_MS,
   event: { act: 'split', piece: 'A', staysG, goesG, to: 'b' },
   isOurs,
 });
@@ -39,7 +39,7 @@ describe('what a batch bears of a lot', () => {
   });
 
   it('is not less because a piece was thrown out', () => {
-    const dropped: PieceFact = { at: 5 * HOUR, event: { act: 'dropped', piece: 'B' }, isOurs: false };
+    const dropped: PieceFact = { at: 5 * HOUR_MS, event: { act: 'dropped', piece: 'B' }, isOurs: false };
     expect(borneLots({ standing, pieceFacts: [dropped], firstGreenG: { A: 3000, B: 1000 } })[0]?.g).toBe(4000);
   });
 });

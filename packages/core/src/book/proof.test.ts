@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { packLabel } from './packLabel.js';
 import { pieceReleases } from '../pit/pieceReleases.js';
 import type { BatchDesign } from '../log/batchDesign.js';
@@ -11,7 +12,6 @@ import type { BatchRecord } from '../batch/batchState.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
-const HOUR = 3_600_000;
 
 /** Hands that write down what they did, as the house would take it. */
 class Hands {
@@ -21,9 +21,9 @@ class Hands {
     this.record = { id: 'b', code: 'T-1', design, process: processFor(product), entries: [] };
   }
   private write(draft: object, hours: number): string[] {
-    const at = new Date(START + hours * HOUR).toISOString();
+    const at = new Date(START + hours * HOUR_MS).toISOString();
     const entry = { id: `e${(this.n += 1)}`, by: 'Wren', at, ...draft } as unknown as EntryDraft;
-    const faults = checkEntry(this.record, entry, START + hours * HOUR).map(({ field, message }) => `${field}: ${message}`);
+    const faults = checkEntry(this.record, entry, START + hours * HOUR_MS).map(({ field, message }) => `${field}: ${message}`);
     if (faults.length > 0) return faults;
     this.record = { ...this.record, entries: [...this.record.entries, { ...entry, seq: this.n, recordedAt: at }] };
     return [];
@@ -39,7 +39,7 @@ class Hands {
     expect(faults).toEqual([]);
     return this;
   }
-  state = (hours: number) => replay(this.record, START + hours * HOUR);
+  state = (hours: number) => replay(this.record, START + hours * HOUR_MS);
   findings = (hours: number) => this.state(hours).findings.map(({ code }) => code);
 }
 
@@ -110,7 +110,7 @@ describe('each piece by its own readings', () => {
     const state = hands.state(fireH + 13);
     expect(state.cooling.filter(({ piece: code }) => code === 'A').map((gate) => gate.state)).toEqual(['pass', 'pass']);
     expect(state.cooling.filter(({ piece: code }) => code === 'B').map((gate) => gate.state)).not.toContain('pass');
-    expect(pieceReleases(hands.record, state, START + (fireH + 13) * HOUR).map(({ cooked }) => cooked)).toEqual(['met', 'notShown']);
+    expect(pieceReleases(hands.record, state, START + (fireH + 13) * HOUR_MS).map(({ cooked }) => cooked)).toEqual(['met', 'notShown']);
     expect(packLabel(hands.record, state).keeping).toContain('Cook before eating.');
   });
 
@@ -235,7 +235,7 @@ describe('weights and corrections', () => {
     hands.must(hands.correct('core', fireH + 3, { instant1C: 55, instant2C: 55, instant3C: 56 }, 'Read in the wrong row'));
     const state = hands.state(fireH + 4);
     expect(state.next?.spec.id).toBe('core');
-    expect(pieceReleases(hands.record, state, START + (fireH + 4) * HOUR)[0]?.cooked).not.toBe('met');
+    expect(pieceReleases(hands.record, state, START + (fireH + 4) * HOUR_MS)[0]?.cooked).not.toBe('met');
     hands.must(hands.done('core', fireH + 5, { instant1C: 66, instant2C: 66, instant3C: 67 }));
     expect(hands.state(fireH + 5).next?.spec.id).toBe('gate-first');
   });

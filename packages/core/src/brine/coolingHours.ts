@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 
@@ -24,5 +25,5 @@ export function coolingHours(p: { brineG: number; fromC: number; toC: number; by
   const diameterM = Math.cbrt((4 * volumeM3) / Math.PI);
   const areaM2 = Math.PI * diameterM * diameterM * 1.5;
   const secondsPerE = (brineG * 3.7) / (COOLED_BY[p.by] * areaM2);
-  return (secondsPerE * Math.log((fromC - byC) / (toC - byC))) / 3600;
+  return (secondsPerE * Math.log((fromC - byC) / (toC - byC))) / HOUR_S;
 }

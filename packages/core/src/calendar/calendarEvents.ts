@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../clock/spans.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
 import type { Station } from '../steps/station.js';
@@ -35,7 +36,6 @@ interface EventSeries {
 }
 
 const USUAL_MINUTES = 15;
-const MINUTE_MS = 60_000;
 
 /**
  * The jobs of a batch for a calendar outside: a function of its log alone, so that it only changes, and its sequence only grows, when

@@ -1,8 +1,7 @@
+import { DAY_MS } from '../clock/spans.js';
 import type { StepInstants } from '../log/stepId.js';
 import type { DesignChanges } from '../log/designChanges.js';
 import type { BatchState } from '../batch/batchState.js';
-
-const DAY_MS = 86_400_000;
 
 /**
  * Jobs moved to other instants, as changes of a plan. Where the pull moves, the days of cure move with it, and the turns are counted

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { checkEntry } from '../check/checkEntry.js';
 import { gapLimits } from '../batch/gapLimits.js';
 import type { LogEntry } from '../log/logEntry.js';
@@ -12,7 +13,6 @@ import { draggedPlan, shiftedPlan } from './shiftedPlan.js';
 import { planVariants } from './variants.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
-const HOUR_MS = 3_600_000;
 const at = (hours: number) => new Date(START + hours * HOUR_MS).toISOString();
 const record = loinFrom(START);
 const BEGUN = begunFrom(START);
@@ -51,7 +51,7 @@ describe('moving plans', () => {
     const [before, after] = [due(record(BEGUN)), due(record([...BEGUN, replanned(changes)]))];
     for (const id of ['pull', 'fry', 'rack', 'meat-on', 'pack'] as const) expect(after.get(id)).toBeCloseTo((before.get(id) ?? 0) + 24, 6);
     expect(faults(record(BEGUN), changes)).toEqual([]);
-    expect(faults(record(BEGUN), shiftedPlan(state, 20 * 24 * HOUR_MS))[0]).toMatch(/^Pull not later than 24 days after meat in/);
+    expect(faults(record(BEGUN), shiftedPlan(state, 20 * 24 * HOUR_MS))[0]).toMatch(/^Pull not later than 24 days after “Meat in”/);
   });
 
   test('the meat may come another day until work on it has begun; when it is wanted and where it lies may change later, too', () => {

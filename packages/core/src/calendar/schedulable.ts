@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { SingleStepId } from '../log/stepId.js';
 import { heldFor } from '../steps/heldFor.js';
 import { sum } from '../batch/batchFacts.js';
@@ -16,7 +17,6 @@ const USUAL_HANDS_MIN = 15;
 const REPUMP_OFF_H = 18;
 /** Meat that comes on a day is weighed within so long, h. */
 const COMES_WITHIN_H = 24;
-const HOUR_MS = 3_600_000;
 
 export interface Schedulables {
   /** when it may be pulled by the section model, where that is known */

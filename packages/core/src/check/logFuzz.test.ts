@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import fc from 'fast-check';
 import { checkEntry } from './checkEntry.js';
 import type { EntryDraft } from '../log/entryFault.js';
@@ -10,7 +11,6 @@ import type { StepInput } from '../steps/step.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
 const START = '2026-10-05T07:00:00.000Z';
-const HOUR = 3_600_000;
 
 /** What a hurried hand may put where a number or a choice is asked for: mostly sensible, sometimes not. */
 const scribble = (input: StepInput): fc.Arbitrary<number | string | undefined> => {
@@ -66,7 +66,7 @@ function draftOf(record: BatchRecord, asked: Act, n: number, now: number): Entry
   const stepId = (asked.step < 0 ? state.next?.spec.id : state.steps[asked.step % state.steps.length]?.spec.id) ?? 'pack';
   const target = record.entries[asked.target % Math.max(1, record.entries.length)];
   const replaced = target !== undefined && 'stepId' in target ? target.stepId : stepId;
-  const written = { id: `e${n}`, by: 'Fuzz', at: new Date(now + Math.min(0, asked.laterH) * HOUR).toISOString() };
+  const written = { id: `e${n}`, by: 'Fuzz', at: new Date(now + Math.min(0, asked.laterH) * HOUR_MS).toISOString() };
   switch (asked.kind) {
     case 'done':
       return { ...written, kind: 'done', stepId, values: valuesFor(record, stepId, asked, now), reason: asked.reason };
@@ -100,7 +100,7 @@ describe('a hurried hand at the log', () => {
           let record: BatchRecord = { id: 'b', code: 'T-1', design, process: processFor(product), entries: [] };
           let now = Date.parse(START);
           acts.forEach((asked, i) => {
-            now += Math.max(0, asked.laterH) * HOUR;
+            now += Math.max(0, asked.laterH) * HOUR_MS;
             const draft = draftOf(record, asked, i + 1, now);
             const before = replay(record, now);
             if (checkEntry(record, draft, now).length > 0) return;

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import fc from 'fast-check';
 import type { BatchDesign } from '../log/batchDesign.js';
 import { sum } from '../batch/batchFacts.js';
@@ -14,7 +15,6 @@ import { STARTER_RECIPES } from '../recipes/starterRecipes.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
 const START = Date.parse('2026-10-05T07:00:00.000Z');
-const HOUR_MS = 3_600_000;
 const at = (h: number) => new Date(START + h * HOUR_MS).toISOString();
 const CHILD = '3b241101-e2bb-4255-8caf-4136c566a962';
 

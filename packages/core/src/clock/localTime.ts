@@ -1,7 +1,5 @@
+import { MINUTE_MS, DAY_MIN } from './spans.js';
 import { InputError } from '../inputError.js';
-
-const MINUTE_MS = 60_000;
-const DAY_MIN = 1440;
 
 const formats = new Map<string, Intl.DateTimeFormat>();
 

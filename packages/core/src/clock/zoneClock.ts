@@ -1,8 +1,5 @@
+import { MINUTE_MS, HOUR_MS, DAY_MS } from './spans.js';
 import { offsetMinutes } from './localTime.js';
-
-const MINUTE_MS = 60_000;
-const HOUR_MS = 3_600_000;
-const DAY_MS = 86_400_000;
 
 /**
  * Turns what a wall clock showed into instants, many in a row: what is asked of the zone is kept for each hour. An hour that comes twice is

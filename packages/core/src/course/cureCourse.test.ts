@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { programHours, type Stage } from '../diffusion/sectionProgram.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
 import { cureCourse } from '../batch/cureCourse.js';
@@ -11,13 +12,12 @@ import { usualDesign } from '../recipes/usualDesign.js';
 import { loggedFrom } from '../testing/logged.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
-const HOUR = 3_600_000;
 
 const done = loggedFrom(START);
 
 function courseOf(product: string, entries: LogEntry[] = [], nowH = 0) {
   const record: BatchRecord = { id: 'b', code: 'X-1', design: usualDesign(product, new Date(START).toISOString()), process: processFor(product), entries };
-  return cureCourse(record, replay(record, START + nowH * HOUR), 'A');
+  return cureCourse(record, replay(record, START + nowH * HOUR_MS), 'A');
 }
 
 const kinds = (stages: readonly Stage[]) => stages.map((stage) => stage.kind);

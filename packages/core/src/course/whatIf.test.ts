@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { SectionRun } from '../diffusion/sectionRun.js';
 import { simulateSection } from '../diffusion/simulateSection.js';
 import type { BatchDesign } from '../log/batchDesign.js';
@@ -14,13 +15,12 @@ import { whatIfCourse, whatIfs } from './whatIf.js';
 import { loggedFrom } from '../testing/logged.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
-const HOUR = 3_600_000;
-const at = (hours: number) => new Date(START + hours * HOUR).toISOString();
+const at = (hours: number) => new Date(START + hours * HOUR_MS).toISOString();
 const done = loggedFrom(START);
 
 function batch(product: string, entries: LogEntry[] = [], nowH = 0, design: Partial<BatchDesign> = {}) {
   const record: BatchRecord = { id: 'b', code: 'X-1', design: { ...usualDesign(product, at(0)), ...design }, process: processFor(product), entries };
-  const now = START + nowH * HOUR;
+  const now = START + nowH * HOUR_MS;
   return { record, state: replay(record, now), now };
 }
 const LOIN = [

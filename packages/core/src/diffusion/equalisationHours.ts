@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
@@ -30,7 +31,7 @@ export function equalisationHours(p: {
   const temperatureC = requireNumber('temperatureC', p.temperatureC ?? 3, { min: -2, max: 40, unit: '°C' });
   const closed = p.section.closedSide === undefined ? 1 : 2;
   const halfM = (thicknessMm(p.section) * closed) / 2000;
-  const aboutH = (1.5 * halfM ** 2) / (diffusivity * warmth(temperatureC)) / 3600;
+  const aboutH = (1.5 * halfM ** 2) / (diffusivity * warmth(temperatureC)) / HOUR_S;
   const sampleHours = Math.min(LONGEST_H, aboutH) / LOOKS;
   const run = new SectionRun({ section: p.section, meatG: p.meatG, diffusivity, stages: [], sampleHours });
   let before = 0;

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { SATURATED_SALT_PERCENT } from '../brine/salometer.js';
 import { InputError } from '../inputError.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
@@ -165,7 +166,7 @@ export class SectionRun {
     let gentle = stage.kind === 'bath' && stage.goesOn === true ? 0 : GENTLE_SAMPLES;
     while (doneH < stage.hours - 1e-9) {
       const nextH = Math.min(stage.hours, doneH + sampleH);
-      const seconds = (nextH - doneH) * 3600;
+      const seconds = (nextH - doneH) * HOUR_S;
       const [steps, inner] = strides(seconds / longestS, gentle > 0 ? FEW_LOOKS : MOST_LOOKS);
       gentle -= 1;
       for (let step = 0; step < steps; step += 1) {
@@ -332,7 +333,7 @@ function requireWork(grid: SectionGrid, stages: readonly Stage[], diffusivity: n
   const fastest = fastestCell(grid);
   const steps = stages.reduce((sum, stage) => {
     if (stage.kind === 'inject') return sum;
-    return sum + (stage.hours * 3600 * diffusivity * 1e6 * warmth(stage.temperatureC ?? USUAL_C) * fastest) / STEP_SHARE;
+    return sum + (stage.hours * HOUR_S * diffusivity * 1e6 * warmth(stage.temperatureC ?? USUAL_C) * fastest) / STEP_SHARE;
   }, 0);
   if (steps * grid.cells.length > MOST_WORK) {
     throw new InputError('cellMm', `Cells of ${grid.cellMm} mm would take minutes for so long a time. Take ${(grid.cellMm * 2).toFixed(1)} mm or more.`);

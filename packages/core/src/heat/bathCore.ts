@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { cookCourse, COURSE_STEP_S } from './cookCourse.js';
 import { USUAL_TRAITS } from './fitTraits.js';
 import type { Section } from '../section/section.js';
@@ -6,7 +7,7 @@ import { requireReadings, type TimedReading } from '../safety/coreReadings.js';
 
 /** A bath proves a core where it is so hot, °C, and read so often, s [M: docs/science.md, “Safe by temperature”]. */
 const LEAST_BATH_C = 55;
-const BATH_GAP_S = 12 * 3600;
+const BATH_GAP_S = 12 * HOUR_S;
 /** The core comes so near to the water, °C. */
 const UNDER_BATH_C = 0.5;
 /** Slow meat, a thicker piece than was measured, a loose bag: shares of what is usual [M]. */
@@ -15,14 +16,14 @@ const THICKER = 1.1;
 const LOOSE_FILM = 0.5;
 /** As cold as a piece may go in, °C. */
 const GOES_IN_C = 4;
-const LONGEST_S = 48 * 3600;
+const LONGEST_S = 48 * HOUR_S;
 /** What it proves is told so often, s: near enough for the sum of lethality. */
 const TOLD_EVERY_S = 600;
 
 /**
  * s that a core takes to come within half a degree of a bath, slow as it may be: without its ends.
  *
- * @example bathHeatsS({ section: { shape: 'round', diameterMm: 100 }, bathC: 60 }) / 3600 // about 8
+ * @example bathHeatsS({ section: { shape: 'round', diameterMm: 100 }, bathC: 60 }) / HOUR_S // about 8
  */
 export const bathHeatsS = lately(({ section, bathC }: { section: Section; bathC: number }): number => {
   const { core } = cookCourse(

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { KEPT_FORECASTS, rounded } from './rounded.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { SizedPiece } from '../section/uptake.js';
@@ -16,7 +17,7 @@ export interface ChillPlace extends SizedPiece {
   isWrapped?: boolean;
 }
 
-const LOOKED_S = 48 * 3600;
+const LOOKED_S = 48 * HOUR_S;
 
 /**
  * Hours that a core takes from 130 to 80 °F and on to 45 °F where it lies, by the model with its usual film; Infinity where it does not come
@@ -31,7 +32,7 @@ const worked = lately(({ fromC, placeC, medium, isWrapped = false, ...piece }: C
   const { core } = cookCourse(cook, USUAL_TRAITS, LOOKED_S, (C) => C <= LIMIT_C.f45);
   const at = (C: number) => {
     const minute = core.findIndex((value) => value <= C);
-    return minute === -1 ? Infinity : (minute * COURSE_STEP_S) / 3600;
+    return minute === -1 ? Infinity : (minute * COURSE_STEP_S) / HOUR_S;
   };
   return [at(LIMIT_C.f80) - at(LIMIT_C.lethal), at(LIMIT_C.f45) - at(LIMIT_C.f80)];
 }, KEPT_FORECASTS);

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { KEPT_FORECASTS, rounded } from './rounded.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { SizedPiece } from '../section/uptake.js';
@@ -8,7 +9,7 @@ import { USUAL_TRAITS } from './fitTraits.js';
 
 /** A core as it comes out of the cold, °C. */
 const FROM_COLD_C = 4;
-const LOOKED_S = 24 * 3600;
+const LOOKED_S = 24 * HOUR_S;
 
 /**
  * Hours that the core of a piece takes from 50 to 130 °F under a program, by the model; Infinity where it does not come there in a day.
@@ -22,5 +23,5 @@ const worked = lately(({ phases, ...piece }: SizedPiece & { phases: readonly Coo
   const cook: CookCase = { ...piece, startC: FROM_COLD_C, phases, chamber: [], chamberOffC: 0, wrappedAtS: Infinity };
   const { core } = cookCourse(cook, USUAL_TRAITS, LOOKED_S, (C) => C >= LIMIT_C.lethal);
   const begun = core.findIndex((C) => C >= LIMIT_C.f50);
-  return (core.at(-1) ?? 0) < LIMIT_C.lethal || begun === -1 ? Infinity : ((core.length - 1 - begun) * COURSE_STEP_S) / 3600;
+  return (core.at(-1) ?? 0) < LIMIT_C.lethal || begun === -1 ? Infinity : ((core.length - 1 - begun) * COURSE_STEP_S) / HOUR_S;
 }, KEPT_FORECASTS);

@@ -1,3 +1,4 @@
+import { DAY_S } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { MEDIA, type Medium } from './evaporation.js';
@@ -14,7 +15,7 @@ export interface CookPhase {
 
 const MOST_PHASES = 40;
 /** Longest cook, s: cold smoke with its rests. */
-export const MOST_COOK_S = 14 * 86_400;
+export const MOST_COOK_S = 14 * DAY_S;
 
 const isList = (value: unknown): boolean => Array.isArray(value);
 

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import { cookCourse, courseAt, type CookCase } from './cookCourse.js';
 import type { Medium } from './evaporation.js';
@@ -62,7 +63,7 @@ function fittedOf({ phases, chamber, wrappedAtS, startC }: CookCase): Fitted {
 /** Readings that are compared, at most, and how far the model may be off, °C: the older the further. */
 const MOST_COMPARED = 40;
 const OFF_C = 1;
-const AGE_S = 3 * 3600;
+const AGE_S = 3 * HOUR_S;
 /** A reading that is off by more than so many times that counts less: the probe was moved, the door was open. */
 const FAR = 2.5;
 const MOST_ROUNDS = 10;

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { requireReadings, type TimedReading } from '../safety/coreReadings.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
@@ -43,7 +44,7 @@ export interface CoreForecast {
 
 /** A middle four fifths of a normal distribution lies within so many standard deviations. */
 const FOUR_FIFTHS = 1.2816;
-const LONGEST_S = 48 * 3600;
+const LONGEST_S = 48 * HOUR_S;
 /** What the last reading lies beside the course fades in so long, s. */
 const FADES_S = 5400;
 /** The chamber of the last so many seconds is held against the program; further off it is no habit but a fault. */

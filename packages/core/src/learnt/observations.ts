@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { cureCourse, type CureCourse } from '../batch/cureCourse.js';
 import { sectionAt } from '../course/sectionAt.js';
 import { replay } from '../batch/replay.js';
@@ -32,7 +33,6 @@ export interface TastedObserved extends Observed {
 
 /** Cells across the thickness: an edge is good for a few hundredths of a per cent. */
 const ACROSS = 40;
-const HOUR_MS = 3_600_000;
 
 /** What a batch has to say about how fast brine moves in this house's meat, and how its cooks like their salt. */
 export function observations(record: BatchRecord): { cutFaces: CutFaceObserved[]; tasted: TastedObserved[] } {

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import fc from 'fast-check';
 import { DEVICE, every, ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
@@ -14,7 +15,6 @@ import { phasesOf, pitLog, programOf, spansOf } from './pitLog.js';
 import { pitWatch, type ChannelReadings } from './pitWatch.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
-const HOUR_MS = 3_600_000;
 const loin = loinFrom(START);
 /** A loin on the fire: everything before it is logged, meat on at hour 200. */
 const { done, entries: onFire, pit, hung, channel } = onTheFire(START);

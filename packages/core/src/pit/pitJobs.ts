@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../clock/spans.js';
 import type { TendingAct } from '../log/pitEvent.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import type { PitLog } from './pitLog.js';
@@ -26,7 +27,7 @@ export function pitJobs(log: PitLog, { phase, sinceS }: { phase: number; sinceS:
   });
   const repeated = (log.program[phase]?.repeats ?? []).map(({ act, everyMin }): PitJob => {
     const lastAt = lastOf(act);
-    return { act, dueAt: (lastAt ?? onAt) + everyMin * 60_000, atCoreC: null, lastAt };
+    return { act, dueAt: (lastAt ?? onAt) + everyMin * MINUTE_MS, atCoreC: null, lastAt };
   });
   const marks = log.program.flatMap(({ marks: list }) =>
     list.flatMap(({ act, atCoreC }): PitJob[] => {

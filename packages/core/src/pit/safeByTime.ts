@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { COME_UP } from '../safety/comeUpHours.js';
 import { readingPairs, type TimedReading } from '../safety/coreReadings.js';
 import { fromFahrenheit } from '../safety/fahrenheit.js';
@@ -75,14 +76,14 @@ function longestHeld(counted: readonly TimedReading[]): { longestS: number; metS
 }
 
 function comeUpClock({ comeUp, lethality }: PieceWatch): SafetyClock {
-  const mostS = COME_UP.mostH * 3600;
+  const mostS = COME_UP.mostH * HOUR_S;
   const base = { rule: 'come-up', of: mostS, unreadS: 0 } as const;
   if (comeUp === null) return { ...base, state: 'notBegun', value: 0, atS: null };
   const { leastH, mostH, failedAtS } = comeUp;
-  if (failedAtS !== null) return { ...base, state: 'failed', value: leastH * 3600, atS: failedAtS };
+  if (failedAtS !== null) return { ...base, state: 'failed', value: leastH * HOUR_S, atS: failedAtS };
   // The hours go on until it is done: a fire that goes out adds to them.
-  if (lethality.reachedAtS === null) return { ...base, state: 'running', value: mostH * 3600, atS: null };
-  return { ...base, state: mostH * 3600 <= mostS + 1 ? 'met' : 'notShown', value: mostH * 3600, atS: comeUp.endS };
+  if (lethality.reachedAtS === null) return { ...base, state: 'running', value: mostH * HOUR_S, atS: null };
+  return { ...base, state: mostH * HOUR_S <= mostS + 1 ? 'met' : 'notShown', value: mostH * HOUR_S, atS: comeUp.endS };
 }
 
 const coldZoneClock = (zoneS: number, { counted }: PieceWatch): SafetyClock => ({

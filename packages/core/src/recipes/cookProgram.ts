@@ -1,3 +1,4 @@
+import { DAY_MIN } from '../clock/spans.js';
 import { MEDIA } from '../heat/evaporation.js';
 import type { CookPhase } from '../heat/cookPhase.js';
 import { InputError } from '../inputError.js';
@@ -8,7 +9,7 @@ import type { ProgramPhase, CookProgram } from '../log/cookProgram.js';
 const MOST_PHASES = 12;
 const MOST_REPEATS = 8;
 /** Longer than a cold smoke with its rests. */
-const LONGEST_MIN = 14 * 1440;
+const LONGEST_MIN = 14 * DAY_MIN;
 
 /** Meat is smoked cold up to this, °C [T]. */
 export const COLD_SMOKE_C = 30;
@@ -44,7 +45,7 @@ export function requireProgram(program: unknown): CookProgram {
       ...(given.first === undefined || given.first.length === 0 ? {} : { first: requireActs(`${at}.first`, given.first) }),
       repeats: acts(`${at}.repeats`, given.repeats).map((repeat) => ({
         act: repeat.act,
-        everyMin: requireNumber(`${at}.repeats`, (repeat as { everyMin?: unknown }).everyMin, { min: 5, max: 1440, unit: 'min' }),
+        everyMin: requireNumber(`${at}.repeats`, (repeat as { everyMin?: unknown }).everyMin, { min: 5, max: DAY_MIN, unit: 'min' }),
       })),
       marks: acts(`${at}.marks`, given.marks).map((mark) => ({
         act: mark.act,

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { requireReadings, type TimedReading } from './coreReadings.js';
 import { LIMIT_C, ROUNDING_C } from './fahrenheit.js';
 import { lethality } from './lethality.js';
@@ -44,9 +45,9 @@ export function comeUp(readings: readonly TimedReading[], doneS: number | null):
     const isInside = from.C > COLD && from.C < HOT && to.C > COLD && to.C < HOT;
     if (!isOutside) mostS += seconds;
     if (isInside) leastS += seconds;
-    if (leastS > COME_UP.mostH * 3600) failedAtS ??= from.s + seconds - (leastS - COME_UP.mostH * 3600);
+    if (leastS > COME_UP.mostH * HOUR_S) failedAtS ??= from.s + seconds - (leastS - COME_UP.mostH * HOUR_S);
   });
-  return { startS: before?.s ?? warm.s, endS, leastH: leastS / 3600, mostH: mostS / 3600, isBegunCold: before !== undefined, failedAtS };
+  return { startS: before?.s ?? warm.s, endS, leastH: leastS / HOUR_S, mostH: mostS / HOUR_S, isBegunCold: before !== undefined, failedAtS };
 }
 
 /**

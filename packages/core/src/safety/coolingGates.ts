@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import type { Section } from '../section/section.js';
 import { ASSUMED, countedReadings, fastestCPerMin, type Around } from './countedReadings.js';
 import { requireReadings, type TimedReading } from './coreReadings.js';
@@ -41,7 +42,6 @@ export interface CoolingParams {
   untilS?: number;
 }
 
-const HOUR_S = 3600;
 /** A later reading so far above the gate's end takes its pass back, °C [M]. */
 const BACK_C = 1;
 

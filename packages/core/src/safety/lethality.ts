@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
 import { GAP_S, requireReadings, type TimedReading } from './coreReadings.js';
@@ -113,7 +114,7 @@ const BEGINS_ANEW_C = 46;
 /** A chamber proves what nobody read of the core while it is hotter by so much, with readings so far apart, s. */
 const HOTTER_BY_C = 5;
 const CHAMBER_GAP_S = 3600;
-const THERMOSTAT_GAP_S = 4 * 3600;
+const THERMOSTAT_GAP_S = 4 * HOUR_S;
 /** A chamber's reading belongs to a time that lies so near, s. */
 const NEAR_S = 600;
 /** Off the heat a core falls no faster than this times (core − air) ÷ thickness, °C/min for cm, for so long [M]. */

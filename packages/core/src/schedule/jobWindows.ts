@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../clock/spans.js';
 import type { SchedulableBatch, SchedulableStep, Wish } from './scheduleTypes.js';
 import { propagate, type Between } from './temporalNetwork.js';
 import { handsSlots, SLOT_MIN, type Timeline, type Times } from './timeline.js';
@@ -17,7 +18,7 @@ export function readySlot(batch: SchedulableBatch, timeline: Timeline): number {
   const last = lineOf(batch).at(-1);
   return batch.readyBy === undefined || last === undefined
     ? Infinity
-    : Math.floor((Date.parse(batch.readyBy) - timeline.from) / (SLOT_MIN * 60_000)) - handsSlots(last);
+    : Math.floor((Date.parse(batch.readyBy) - timeline.from) / (SLOT_MIN * MINUTE_MS)) - handsSlots(last);
 }
 
 /** Earliest and latest slot of every job of the line, by what lies between them and what is done. */

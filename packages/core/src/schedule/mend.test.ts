@@ -1,3 +1,4 @@
+import { DAY_MS } from '../clock/spans.js';
 import fc from 'fast-check';
 import { at, batch, faultsOf, FRIDGE, hours, NOW, SMOKER, standing, step } from '../testing/houses.js';
 import { fitIn, lookAtPlan, schedule, type Schedule } from './schedule.js';
@@ -166,7 +167,7 @@ describe('one more batch', () => {
     const [begun = '', , , off = ''] = steps.map((planned) => planned.at);
     expect(Date.parse(off) + 15 * 60_000).toBeLessThanOrEqual(Date.parse(at(24 * 14 + 6)));
     expect(Date.parse(off)).toBeGreaterThan(Date.parse(at(24 * 12)));
-    expect((Date.parse(off) - Date.parse(begun)) / 86_400_000).toBeCloseTo(3.75, 0);
+    expect((Date.parse(off) - Date.parse(begun)) / DAY_MS).toBeCloseTo(3.75, 0);
   });
 
   test('both ends: where they are too near, the wishes that contradict each other are told, none of them superfluous', () => {

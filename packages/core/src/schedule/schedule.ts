@@ -1,3 +1,4 @@
+import { DAY_MS } from '../clock/spans.js';
 import { clashesOf, type Plan } from './clashes.js';
 import { placeBatch, type Place, type Placed } from './placeBatch.js';
 import { COST } from './placeCost.js';
@@ -9,7 +10,6 @@ import type { Clash, Move, Proposal, Resource, SchedulableBatch, SchedulableStep
 import { Timeline, type Times } from './timeline.js';
 import type { WorkingHours } from './workingHours.js';
 
-const DAY_MS = 86_400_000;
 /** A job that has no wish about its end is planned so far ahead, days. */
 const AHEAD_DAYS = 90;
 /** Rounds in which each batch is taken out and put back in its best place. */

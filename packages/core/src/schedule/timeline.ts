@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import type { Hold, Resource, SchedulableBatch, SchedulableStep } from './scheduleTypes.js';
@@ -5,7 +6,7 @@ import { requireHours, workSpans, type WorkingHours } from './workingHours.js';
 
 /** Plans are made to the quarter of an hour. */
 export const SLOT_MIN = 15;
-export const SLOT_MS = SLOT_MIN * 60_000;
+export const SLOT_MS = SLOT_MIN * MINUTE_MS;
 /** So far ahead is planned, days. */
 const MOST_DAYS = 400;
 

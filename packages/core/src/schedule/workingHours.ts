@@ -1,3 +1,4 @@
+import { DAY_MIN } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { addDays, instantOf, localDay } from '../clock/localTime.js';
@@ -23,8 +24,8 @@ export function requireHours(hours: WorkingHours): WorkingHours {
   if (!Array.isArray(hours.week) || hours.week.length !== 7) throw new InputError('week', 'A week has seven days, from Sunday.');
   hours.week.forEach((spans, day) => {
     spans.forEach(({ fromMin, toMin }, i) => {
-      requireNumber(`week.${day}.${i}.fromMin`, fromMin, { min: 0, max: 1440, unit: 'min' });
-      requireNumber(`week.${day}.${i}.toMin`, toMin, { min: 0, max: 1440, unit: 'min' });
+      requireNumber(`week.${day}.${i}.fromMin`, fromMin, { min: 0, max: DAY_MIN, unit: 'min' });
+      requireNumber(`week.${day}.${i}.toMin`, toMin, { min: 0, max: DAY_MIN, unit: 'min' });
       if (toMin <= fromMin) throw new InputError(`week.${day}.${i}.toMin`, 'That day’s work ends before it begins.');
     });
   });

@@ -1,3 +1,4 @@
+import { HOUR_S } from '../clock/spans.js';
 import { requireNumber } from '../units/require.js';
 import { thicknessMm, type Section } from './section.js';
 
@@ -33,7 +34,7 @@ const NOTHING = 1e-12;
  * @example uptakeFraction({ shape: 'slab', thicknessMm: 40 }, 168) // 0.74
  */
 export function uptakeFraction(section: Section, hours: number, diffusivity = LEAN_DIFFUSIVITY): number {
-  const seconds = requireNumber('hours', hours, { min: 0, max: 24 * 365, unit: 'h' }) * 3600;
+  const seconds = requireNumber('hours', hours, { min: 0, max: 24 * 365, unit: 'h' }) * HOUR_S;
   requireNumber('diffusivity', diffusivity, { above: 0, max: 1e-7, unit: 'm²/s' });
   if (seconds === 0) return 0;
   const fourier = (halfMm: number) => (diffusivity * seconds) / (halfMm / 1000) ** 2;
@@ -78,7 +79,7 @@ export function lengthAndWidthMm({ section, lengthMm, massG }: SizedPiece): { le
  */
 export function pieceUptake(piece: SizedPiece, hours: number, diffusivity = LEAN_DIFFUSIVITY): number {
   const { lengthMm, widthMm } = lengthAndWidthMm(piece);
-  const left = [lengthMm, widthMm].reduce((share, mm) => share * (1 - (Number.isFinite(mm) ? slab((diffusivity * hours * 3600) / (mm / 2000) ** 2) : 0)), 1);
+  const left = [lengthMm, widthMm].reduce((share, mm) => share * (1 - (Number.isFinite(mm) ? slab((diffusivity * hours * HOUR_S) / (mm / 2000) ** 2) : 0)), 1);
   return 1 - (1 - uptakeFraction(piece.section, hours, diffusivity)) * left;
 }
 

@@ -1,11 +1,10 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { ChannelReadings } from '../pit/pitWatch.js';
 import type { LogEntry, PitEntry } from '../log/logEntry.js';
 import type { PitEvent } from '../log/pitEvent.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import { loggedFrom } from './logged.js';
 import { begunFrom } from './loin.js';
-
-const HOUR_MS = 3_600_000;
 
 /** For tests: the thermometer of a loin. */
 export const DEVICE = '00000000-0000-4000-8000-000000000001';

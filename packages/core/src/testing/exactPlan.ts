@@ -1,3 +1,4 @@
+import { DAY_MS } from '../clock/spans.js';
 import { inSlots, jobWindows, lineOf, readySlot } from '../schedule/jobWindows.js';
 import { endCost, jobCosts, usualWeight } from '../schedule/placeCost.js';
 import type { Resource, SchedulableBatch } from '../schedule/scheduleTypes.js';
@@ -17,7 +18,7 @@ export interface ExactParams {
  * begins then. Stores and hands are never overfull, all else is weighed as there. Null where a batch has no time at all.
  */
 export function exactProgram({ batches, resources, hours, now }: ExactParams): string | null {
-  const until = Math.max(...batches.flatMap(({ steps }) => steps.map(({ latest, earliest }) => Date.parse(latest ?? earliest ?? now)))) + 14 * 86_400_000;
+  const until = Math.max(...batches.flatMap(({ steps }) => steps.map(({ latest, earliest }) => Date.parse(latest ?? earliest ?? now)))) + 14 * DAY_MS;
   const timeline = new Timeline(resources, hours, Date.parse(now), until);
   const costs: string[] = [];
   const rules: string[] = [];

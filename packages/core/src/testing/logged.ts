@@ -1,7 +1,6 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import type { DoneEntry, StepValues } from '../log/logEntry.js';
-
-const HOUR_MS = 3_600_000;
 
 /** For tests: entries of a log whose hour nought is `start`, ms, written down at once. */
 export const loggedFrom =

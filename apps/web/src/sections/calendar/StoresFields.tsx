@@ -1,3 +1,4 @@
+import { HOUR_MS } from '@bunkhouse/core';
 import type { Resource } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { NumberField } from '../../instruments/NumberField';
@@ -7,7 +8,6 @@ import { STORE_UNITS } from '../../shell/clashWords';
 const KINDS = { refrigerator: 'Refrigerator', smoker: 'Smoker', tub: 'Tubs' } as const;
 const ADDED = { refrigerator: 'a refrigerator', smoker: 'a smoker', tub: 'tubs' } as const;
 const USUAL_CAPACITY = { refrigerator: 110, smoker: 4, tub: 2 } as const;
-const HOUR_MS = 3_600_000;
 
 /** What the house has: each store with its size, and when it is out of order. */
 export function StoresFields({ resources, now, onChange }: { resources: readonly Resource[]; now: number; onChange: (resources: Resource[]) => void }) {

@@ -1,7 +1,7 @@
+import { HOUR_MS } from '@bunkhouse/core';
 import type { ScaleTime } from 'd3-scale';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
-const HOUR_MS = 3_600_000;
 export const QUARTER_MS = 900_000;
 const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1, PageUp: 24, PageDown: -24 };
 

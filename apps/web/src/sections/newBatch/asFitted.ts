@@ -1,6 +1,6 @@
+import { DAY_MS } from '@bunkhouse/core';
 import type { BatchRequest } from '@bunkhouse/api';
 
-const DAY_MS = 86_400_000;
 const TURN = /^turn-(\d+)$/;
 
 /** Where the house has planned the pull for an hour, the days of cure are those until it; turns that they have no room for are left out. */

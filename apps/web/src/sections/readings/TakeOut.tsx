@@ -1,3 +1,4 @@
+import { DAY_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useDevices } from '../../data/readings';
@@ -16,7 +17,7 @@ export function TakeOut() {
       ? 'From when until when?'
       : toMs <= fromMs
         ? 'It ends before it begins.'
-        : toMs - fromMs > 62 * 86_400_000
+        : toMs - fromMs > 62 * DAY_MS
           ? 'At most two months at once.'
           : null;
   const query =

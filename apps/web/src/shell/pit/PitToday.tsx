@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '@bunkhouse/core';
 import { Link } from 'react-router';
 import type { Batch } from '../../data/batches';
 import { useNow } from '../useNow';
@@ -6,7 +7,7 @@ import { isOnFire, usePitWatch } from './usePitWatch';
 import { useTend } from './useTend';
 
 /** So soon a job at the pit belongs on the day sheet, ms. */
-const SOON_MS = 30 * 60_000;
+const SOON_MS = 30 * MINUTE_MS;
 
 /** What the fires ask for now and soon, beside the batches' own steps. */
 export function PitToday({ batches }: { batches: readonly Batch[] }) {
