@@ -14,6 +14,8 @@ const outward = {
 
 /** Inside core a room imports the rooms before it, and none after. */
 const ROOMS = [
+  'measures',
+  'say',
   'units',
   'clock',
   'ingredients',
@@ -105,6 +107,15 @@ export default tseslint.config(
     },
     rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
   },
+  closed(
+    ['packages/words/src/**/*.ts'],
+    [
+      {
+        group: ['@nestjs/*', 'typeorm', 'pg', 'react', '@mui/*', '@bunkhouse/api', '@bunkhouse/server', '@bunkhouse/web'],
+        message: 'Words are about what core says, whoever shows them.',
+      },
+    ],
+  ),
   closed(
     ['packages/api/src/**/*.ts'],
     [

@@ -34,6 +34,7 @@ export default {
   maxWorkers: 2,
   projects: [
     project('core', 'packages/core'),
+    project('words', 'packages/words'),
     project('api', 'packages/api'),
     project('devices', 'apps/devices'),
     project('demo', 'demo'),

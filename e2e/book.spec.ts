@@ -4,9 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.js';
-import { Cook, DAY_MS } from './cook.js';
-
-const HOUR_MS = 3_600_000;
+import { DAY_MS, HOUR_MS } from '@bunkhouse/core';
+import { Cook } from './cook.js';
 
 /** A brisket that was pulled a quarter of an hour ago, through the API. */
 async function pulledBrisket(page: Page): Promise<{ id: string; code: string }> {

@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
 import { expect, test } from './test.js';
 import { loinAtThePull } from './cook.js';
 
@@ -83,7 +84,7 @@ test('hours and stores: bad ones are refused in a sentence, a small refrigerator
   await form.getByLabel('until', { exact: true }).fill('2020-01-01T10:00');
   await keep.click();
   await expect(form.getByRole('alert')).toContainText('until before it is so');
-  const fortnight = new Date(Date.now() + 12 * 86_400_000).toISOString().slice(0, 16);
+  const fortnight = new Date(Date.now() + 12 * DAY_MS).toISOString().slice(0, 16);
   await form.getByLabel('until', { exact: true }).fill(fortnight);
   await form.getByLabel('Why', { exact: true }).fill('Fan broken.');
   await keep.click();
@@ -108,7 +109,7 @@ test('hours and stores: bad ones are refused in a sentence, a small refrigerator
 test('a holiday ham is planned backwards from the table: in the house’s hours, over by then, and its jobs stand in the Calendar', async ({ page }) => {
   await page.goto('/new');
   await page.getByRole('button', { name: 'Back from the table' }).click();
-  const table = new Date(Date.now() + 26 * 86_400_000);
+  const table = new Date(Date.now() + 26 * DAY_MS);
   table.setUTCHours(12, 0, 0, 0);
   const local = await page.evaluate((at) => {
     const date = new Date(at);
@@ -126,12 +127,12 @@ test('a holiday ham is planned backwards from the table: in the house’s hours,
   };
   const { startsAt, readyBy, stepAt, cureDays } = batch.design;
   expect(Date.parse(readyBy)).toBe(table.getTime());
-  expect(Date.parse(stepAt.pack ?? '') + 3_600_000).toBeLessThanOrEqual(Date.parse(readyBy));
+  expect(Date.parse(stepAt.pack ?? '') + HOUR_MS).toBeLessThanOrEqual(Date.parse(readyBy));
   // Soon before it, or before the house's weekend where that lies between.
-  expect(Date.parse(stepAt.pack ?? '')).toBeGreaterThan(Date.parse(readyBy) - 6 * 86_400_000);
+  expect(Date.parse(stepAt.pack ?? '')).toBeGreaterThan(Date.parse(readyBy) - 6 * DAY_MS);
   expect(cureDays).toBeGreaterThanOrEqual(6);
-  expect((Date.parse(stepAt.pull ?? '') - Date.parse(stepAt['meat-in'] ?? '')) / 86_400_000).toBeCloseTo(cureDays, 1);
-  expect(Date.parse(startsAt)).toBeGreaterThan(Date.now() + 8 * 86_400_000);
+  expect((Date.parse(stepAt.pull ?? '') - Date.parse(stepAt['meat-in'] ?? '')) / DAY_MS).toBeCloseTo(cureDays, 1);
+  expect(Date.parse(startsAt)).toBeGreaterThan(Date.now() + 8 * DAY_MS);
   await page.goto('/calendar');
   await page.getByRole('button', { name: 'Season' }).click();
   await expect(page.getByRole('group', { name: 'Batches over the days' })).toContainText(batch.code);
@@ -143,7 +144,7 @@ test('a holiday ham is planned backwards from the table: in the house’s hours,
 test('both ends too near: the wishes that contradict each other are told', async ({ page }) => {
   await page.goto('/new');
   await page.getByRole('button', { name: 'Both', exact: true }).click();
-  const soon = await page.evaluate(() => new Date(Date.now() + 3 * 86_400_000 - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 16));
+  const soon = await page.evaluate(() => new Date(Date.now() + 3 * DAY_MS - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 16));
   await page.getByLabel('On the table at', { exact: true }).fill(soon);
   const late = page.getByRole('group', { name: 'Too late for the table' });
   await expect(late).toContainText('These contradict each other', { timeout: 60_000 });

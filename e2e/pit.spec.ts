@@ -1,11 +1,9 @@
 import { posted, SimulatedCook, type SimulatedCookOptions } from '@bunkhouse/devices';
-import { usualProgram } from '@bunkhouse/core';
+import { usualProgram, HOUR_MS } from '@bunkhouse/core';
 import { playBatch } from '@bunkhouse/demo';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test.js';
 import { Cook } from './cook.js';
-
-const HOUR_MS = 3_600_000;
 
 interface OnTheFire {
   id: string;

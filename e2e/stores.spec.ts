@@ -1,6 +1,7 @@
 import { expect, test } from './test.js';
 import { Jimp } from 'jimp';
-import { Cook, DAY_MS } from './cook.js';
+import { DAY_MS } from '@bunkhouse/core';
+import { Cook } from './cook.js';
 import { mixedLoin } from './mixedLoin.js';
 
 test('a thermometer is held against ice: what it shows counts as what it truly was, from then on, and the log says both', async ({ page }) => {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './places.mjs';
 
-const PACKAGES = ['.', 'packages/core', 'packages/api', 'apps/devices', 'demo', 'apps/server', 'apps/web'];
+const PACKAGES = ['.', 'packages/core', 'packages/words', 'packages/api', 'apps/devices', 'demo', 'apps/server', 'apps/web'];
 
 /** Every direct dependency but our own packages and bare types. */
 const used = new Set(

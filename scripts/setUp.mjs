@@ -95,6 +95,6 @@ async function buildPart(name, sources, results, work) {
 /** tsc believes its own notes of what it built: without the results they are wrong. */
 function forgetIncremental(name) {
   if (name !== 'server') return;
-  for (const part of ['packages/core', 'packages/api', 'apps/devices', 'demo', 'apps/server'])
+  for (const part of ['packages/core', 'packages/words', 'packages/api', 'apps/devices', 'demo', 'apps/server'])
     rmSync(join(ROOT, part, 'dist'), { recursive: true, force: true });
 }

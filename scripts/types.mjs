@@ -5,7 +5,7 @@ import { giveUp, step } from './steps.mjs';
 
 try {
   await setUpPackages();
-  for (const part of ['packages/core', 'packages/api', 'apps/devices', 'demo', 'apps/server', 'apps/web', '.']) {
+  for (const part of ['packages/core', 'packages/words', 'packages/api', 'apps/devices', 'demo', 'apps/server', 'apps/web', '.']) {
     await step(`Types of ${part}`, async () => {
       await run('npx', ['tsc', '-p', part, '--noEmit'], { cwd: ROOT, fault: 'There are type errors' });
     });

@@ -1,4 +1,4 @@
-import { replay, STATIONS } from '@bunkhouse/core';
+import { replay, STATIONS, DAY_MS } from '@bunkhouse/core';
 import { demoHouse } from './demoHouse.js';
 import { processOfRequest } from './demoRecipes.js';
 import { playBatch } from './playBatch.js';
@@ -32,8 +32,8 @@ describe.each(['2026-11-23T06:05:00', '2027-03-28T02:30:00', '2028-02-29T23:59:0
 
   test('has two finished seasons, and nothing that is to come', () => {
     const ended = states.filter((state) => state.outcome === 'finished').map((state) => state.endedAt ?? 0);
-    expect(ended.filter((at) => at > now - 180 * 86_400_000).length).toBeGreaterThanOrEqual(6);
-    expect(ended.filter((at) => at < now - 300 * 86_400_000).length).toBeGreaterThanOrEqual(6);
+    expect(ended.filter((at) => at > now - 180 * DAY_MS).length).toBeGreaterThanOrEqual(6);
+    expect(ended.filter((at) => at < now - 300 * DAY_MS).length).toBeGreaterThanOrEqual(6);
     expect(house.batches.flatMap(({ entries }) => entries).every((entry) => Date.parse(entry.at) <= now)).toBe(true);
   });
 

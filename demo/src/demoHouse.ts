@@ -1,5 +1,5 @@
 import { requestBy, type BatchRequest, type LogEntryRequest, type LotRequest, type RecipeRequest } from '@bunkhouse/api';
-import { processFor, replay, usualHousePlan, usualWaterG, type HousePlan, type School } from '@bunkhouse/core';
+import { processFor, replay, usualHousePlan, usualWaterG, type HousePlan, type School, HOUR_MS, DAY_MS, MINUTE_MS } from '@bunkhouse/core';
 import { demoRecipes, processOfRequest } from './demoRecipes.js';
 import { playBatch, type PlayedBatch } from './playBatch.js';
 import { demoLots, fromLots } from './demoLots.js';
@@ -51,9 +51,6 @@ const LOGGER: DemoDevice = {
   store: 'refrigerator',
   channels: [{ channel: 1, name: 'Air, middle shelf' }],
 };
-
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 
 type DemoProduct = BatchRequest['product'];
 
@@ -152,7 +149,7 @@ function play(wanted: Wanted, now: number, seed: number): PlayedBatch {
   const trial = playBatch(request(wanted, now - 30 * DAY_MS), { ...options, stopBefore: step, until: now });
   const last = trial.record.entries.at(-1);
   const due = replay(trial.record, Date.parse(last?.at ?? trial.request.startsAt)).steps.find((state) => state.spec.id === step)?.dueAt ?? now;
-  const startsAt = now - 30 * DAY_MS + (now + inMin * 60_000 - due);
+  const startsAt = now - 30 * DAY_MS + (now + inMin * MINUTE_MS - due);
   return playBatch(request(wanted, startsAt), { ...options, stopBefore: step, until: now });
 }
 
@@ -212,8 +209,8 @@ function tended(played: PlayedBatch, now: number, isProbed: boolean): PlayedBatc
     ],
   });
   const taps = TENDED.flatMap(({ act, everyMin }, k) =>
-    Array.from({ length: Math.floor((now - TENDED_UNTIL_MIN * 60_000 - onMs) / (everyMin * 60_000)) }, (_, i) =>
-      own(100 * (k + 1) + i, onMs + (i + 1) * everyMin * 60_000, { act }),
+    Array.from({ length: Math.floor((now - TENDED_UNTIL_MIN * MINUTE_MS - onMs) / (everyMin * MINUTE_MS)) }, (_, i) =>
+      own(100 * (k + 1) + i, onMs + (i + 1) * everyMin * MINUTE_MS, { act }),
     ),
   );
   const entries = [...played.entries, ...(isProbed ? [hung] : []), ...taps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));

@@ -11,6 +11,7 @@ import {
   type StepInput,
   type StepSpec,
   type StepValues,
+  HOUR_MS,
 } from '@bunkhouse/core';
 
 const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(2));
@@ -25,7 +26,7 @@ const ACROSS = 16;
 function verdict(record: BatchRecord, state: BatchState, at: number, random: () => number): string {
   const code = state.design.pieces[0]?.code ?? 'A';
   const course = cureCourse(record, state, code);
-  const atH = Math.max(0, (at - course.startsAt) / 3_600_000);
+  const atH = Math.max(0, (at - course.startsAt) / HOUR_MS);
   const edge = sectionAt(course, { species: 'salt', atH, cellMm: thicknessMm(course.section) / ACROSS }).sliceSalt();
   const off = edge + (random() - 0.5) * 0.2 - TASTE_PERCENT;
   return off > TASTES_OFF ? 'salty' : off < -TASTES_OFF ? 'bland' : 'right';

@@ -1,10 +1,7 @@
 import { toDesign } from '@bunkhouse/api';
-import { checkEntry, movedPlan, replay, schedulable, schedule, type BatchRecord, type LogEntry } from '@bunkhouse/core';
+import { checkEntry, movedPlan, replay, schedulable, schedule, type BatchRecord, type LogEntry, MINUTE_MS, DAY_MS } from '@bunkhouse/core';
 import { demoHouse } from './demoHouse.js';
 import { processOfRequest } from './demoRecipes.js';
-
-const MINUTE_MS = 60_000;
-const DAY_MS = 86_400_000;
 
 // At noon and at night, some hours late, with the smoker and without it.
 test.each([

@@ -1,9 +1,8 @@
 import { usualRequest } from '@bunkhouse/api';
-import { PLANNED_PRODUCTS, processFor, replay, SCHOOLS, type Product } from '@bunkhouse/core';
+import { PLANNED_PRODUCTS, processFor, replay, SCHOOLS, type Product, DAY_MS } from '@bunkhouse/core';
 import { playBatch } from './playBatch.js';
 import { idFrom } from './random.js';
 
-const DAY_MS = 86_400_000;
 const now = Date.parse('2026-11-23T14:20:00Z');
 
 describe.each(PLANNED_PRODUCTS)('a made-up cook and the usual %s', (product) => {

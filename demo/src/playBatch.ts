@@ -1,5 +1,5 @@
 import type { BatchRequest, LogEntryRequest } from '@bunkhouse/api';
-import { checkEntry, replay, type BatchRecord, type EntryDraft } from '@bunkhouse/core';
+import { checkEntry, replay, type BatchRecord, type EntryDraft, MINUTE_MS } from '@bunkhouse/core';
 import { toDesign } from '@bunkhouse/api';
 import { processOfRequest } from './demoRecipes.js';
 import { measure } from './measure.js';
@@ -19,8 +19,6 @@ export interface PlayOptions {
   /** ms; nothing is logged after it */
   until: number;
 }
-
-const MINUTE_MS = 60_000;
 
 const tastedRight = ({ entries }: BatchRecord): boolean => entries.some((entry) => entry.kind === 'done' && entry.values.taste === 'right');
 

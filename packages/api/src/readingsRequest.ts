@@ -1,4 +1,4 @@
-import { PROBE_RANGE_C } from '@bunkhouse/core';
+import { PROBE_RANGE_C, DAY_MS } from '@bunkhouse/core';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsString, MaxLength, MinLength } from 'class-validator';
 import { isInstant } from './isInstant.js';
 
@@ -30,7 +30,6 @@ export interface CheckedReading {
 }
 
 const AHEAD_MS = 120_000;
-const DAY_MS = 86_400_000;
 /** What a device hands in is of these days; a file may be of years ago. */
 export const OLDEST_MS = { device: 60 * DAY_MS, file: 3660 * DAY_MS } as const;
 

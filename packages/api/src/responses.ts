@@ -15,6 +15,7 @@ import type {
   ToolCheck,
   ToolSize,
   Verdict,
+  Message,
 } from '@bunkhouse/core';
 
 /** Every error of the API. */
@@ -22,7 +23,15 @@ export interface ErrorResponse {
   statusCode: number;
   /** a sentence that a cook understands */
   message: string;
-  errors?: { field: string; message: string }[];
+  errors?: FieldError[];
+}
+
+/** What is wrong at a field. What core found bears its code and what it is about, so that it can be said in other units. */
+export interface FieldError {
+  field: string;
+  message: string;
+  code?: string;
+  args?: Message['args'];
 }
 
 /** A batch with its log; what follows from them is derived by core. */

@@ -1,6 +1,11 @@
 export { InputError } from './inputError.js';
+export { writtenOut, type Message } from './say/message.js';
+export { PLAIN, type Reader } from './say/reader.js';
+export { asWritten } from './say/asWritten.js';
+export { ENGLISH } from './say/english/english.js';
 export { MINUTE_MS, HOUR_MS, DAY_MS, HOUR_S, DAY_S, DAY_MIN } from './clock/spans.js';
-export { convert, unitKind, type Unit } from './units/convert.js';
+export { convert, unitKind } from './units/convert.js';
+export type { Unit } from './measures/unit.js';
 export type { Figure } from './units/figure.js';
 export type { Measured } from './units/measured.js';
 export { CURE_1, CURE_2, CURING_SALT_05, CURING_SALT_06, READY_MIX, NO_CURE, CURE_MIXES, type CureMix } from './ingredients/cureMix.js';

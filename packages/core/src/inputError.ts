@@ -1,13 +1,26 @@
+import { asWritten } from './say/asWritten.js';
+import type { Message, MessageArgs } from './say/message.js';
+
 /**
- * A wrong input to a computation, said so that a cook understands it.
- * `field` names the parameter (dots for nested ones: `section.diameterMm`), `message` is a plain sentence.
+ * A wrong input to a computation. `field` names the parameter (dots for nested ones: `section.diameterMm`), `code` and `args` say what is
+ * wrong with it, in whatever units somebody reads; `message` says the same in plain English with metric units.
  */
 export class InputError extends Error {
   readonly field: string;
+  readonly code: string;
+  readonly args: MessageArgs;
 
-  constructor(field: string, message: string) {
+  constructor(field: string, said: Message | string) {
+    const { code, args, message } = typeof said === 'string' ? asWritten(said) : said;
     super(message);
     this.name = 'InputError';
     this.field = field;
+    this.code = code;
+    this.args = args;
+  }
+
+  /** what is wrong, as a sentence by its code */
+  get said(): Message {
+    return { code: this.code, args: this.args, message: this.message };
   }
 }

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import { usualRequest, type BatchResponse, type FamilyMember, type LedgerResponse } from '@bunkhouse/api';
-import { replay } from '@bunkhouse/core';
+import { replay, DAY_MS } from '@bunkhouse/core';
 import { playBatch } from '@bunkhouse/demo';
 import { LogService } from '../log/logService.js';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
@@ -23,7 +23,7 @@ const log = (id: string, said: object) =>
 
 /** A brisket that was worked up to a step. */
 async function brisket(stopBefore: string): Promise<BatchResponse> {
-  const request = usualRequest('pastrami', { id: randomUUID(), by: 'Wren', startsAt: new Date(now - 20 * 86_400_000).toISOString() });
+  const request = usualRequest('pastrami', { id: randomUUID(), by: 'Wren', startsAt: new Date(now - 20 * DAY_MS).toISOString() });
   const { entries } = playBatch(request, { seed: 3, cooks: ['Wren'], idOf: () => randomUUID(), stopBefore, until: now });
   await http().post('/api/batches').send(request);
   await house.app.get(LogService).writeAll(

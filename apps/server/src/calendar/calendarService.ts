@@ -2,7 +2,7 @@ import { randomBytes, timingSafeEqual } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchResponse, CalendarFeedRequest, CalendarFeedResponse } from '@bunkhouse/api';
-import { calendarEvents } from '@bunkhouse/core';
+import { calendarEvents, DAY_MS } from '@bunkhouse/core';
 import type { DataSource } from 'typeorm';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
@@ -15,7 +15,6 @@ const SECRET_BYTES = 24;
 const USUAL_ALARM_MIN = 15;
 /** What was finished or thrown away stays in the calendar so long, days: long enough for every client to hear of a cancellation. */
 const KEPT_DAYS = 30;
-const DAY_MS = 86_400_000;
 
 /** The jobs of the house for calendars outside. */
 @Injectable()

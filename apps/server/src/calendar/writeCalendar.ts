@@ -1,4 +1,4 @@
-import { STATION_NAMES, type CalendarEvent } from '@bunkhouse/core';
+import { STATION_NAMES, type CalendarEvent, MINUTE_MS } from '@bunkhouse/core';
 import dayjs, { type Dayjs } from 'dayjs';
 import timezone from 'dayjs/plugin/timezone.js';
 import utc from 'dayjs/plugin/utc.js';
@@ -8,7 +8,6 @@ import { tzlib_get_ical_block, tzlib_get_timezones } from 'timezones-ical-librar
 dayjs.extend(utc);
 dayjs.extend(timezone);
 
-const MINUTE_MS = 60_000;
 /** Clients that keep to it ask again so often, s. */
 const REFRESH_S = 900;
 const UTC = 'Etc/UTC';

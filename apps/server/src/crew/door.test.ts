@@ -1,3 +1,4 @@
+import { HOUR_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import { may, ROLES, type BatchResponse, type PersonalRight, type Right, type Role, usualRequest } from '@bunkhouse/api';
@@ -96,7 +97,7 @@ describe('who may what', () => {
       await house
         .http()
         .post('/api/batches')
-        .send(usualRequest('canadian-bacon', { id: randomUUID(), by: 'Anybody', startsAt: new Date(Date.now() - 3_600_000).toISOString() }))
+        .send(usualRequest('canadian-bacon', { id: randomUUID(), by: 'Anybody', startsAt: new Date(Date.now() - HOUR_MS).toISOString() }))
     ).body as BatchResponse;
     expect(batch.createdBy).toBe('Juno');
     const helper = await house.as('helper', 'Odo');
@@ -127,7 +128,7 @@ describe('who may what', () => {
       await house
         .http()
         .post('/api/batches')
-        .send(usualRequest('canadian-bacon', { id: randomUUID(), by: 'x', startsAt: new Date(Date.now() - 3_600_000).toISOString() }))
+        .send(usualRequest('canadian-bacon', { id: randomUUID(), by: 'x', startsAt: new Date(Date.now() - HOUR_MS).toISOString() }))
     ).body as BatchResponse;
     await house.as('helper', 'Pim');
     const entry = { id: randomUUID(), kind: 'note', at: new Date().toISOString(), by: 'Pim', reason: 'Turned in the cold room' };

@@ -20,7 +20,7 @@ export class PlainErrorFilter implements ExceptionFilter {
 
   private plain(error: unknown): ErrorResponse {
     if (error instanceof HttpException) return fromHttp(error);
-    if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, message: error.message }] };
+    if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, ...error.said }] };
     const status = bodyParserStatus(error);
     if (status === 415) return { statusCode: 415, message: 'Send it as it is, not packed.' };
     if (status !== null) return { statusCode: status, message: status === 413 ? TOO_MUCH : 'That could not be read: it is not well-formed JSON.' };

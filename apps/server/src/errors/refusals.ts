@@ -1,7 +1,9 @@
 import { BadRequestException, ConflictException, NotFoundException, ParseUUIDPipe } from '@nestjs/common';
+import type { Message } from '@bunkhouse/core';
 import type { ValidationError } from 'class-validator';
 
-export interface FieldFault {
+/** A fault at its field; one of core's bears its code and what it is about, for whoever reads other units. */
+export interface FieldFault extends Partial<Pick<Message, 'code' | 'args'>> {
   field: string;
   message: string;
 }

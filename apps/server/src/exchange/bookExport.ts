@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { BOOK_VERSION, type BookBatch, type BookPicture, type BookReadings } from '@bunkhouse/api';
-import { pitLog, replay, type LogEntry } from '@bunkhouse/core';
+import { pitLog, replay, type LogEntry, HOUR_MS } from '@bunkhouse/core';
 import { In, MoreThan, type DataSource } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
@@ -24,7 +24,7 @@ import { ToolsService } from '../tools/toolsService.js';
 const BATCHES = 50;
 const BLOCKS = 500;
 /** Readings of a batch are those from so long before the fire until so long after the cold, ms. */
-const AROUND_MS = { before: 3_600_000, after: 36 * 3_600_000 };
+const AROUND_MS = { before: HOUR_MS, after: 36 * HOUR_MS };
 
 interface BlockRow {
   device_id: string;

@@ -1,7 +1,7 @@
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { BOOK_SCHEMA, BOOK_VERSION, type Book, type BookBatch } from '@bunkhouse/api';
-import { attempt, changedDesign, checkFaults, replay, requireDesign, requireRecipe, standingEntries } from '@bunkhouse/core';
+import { attempt, changedDesign, checkFaults, replay, requireDesign, requireRecipe, standingEntries, HOUR_MS } from '@bunkhouse/core';
 import { refused } from '../errors/refusals.js';
 import { requirePicture } from '../pictures/darkroom.js';
 
@@ -83,7 +83,7 @@ function checkBatches(batches: readonly BookBatch[]): void {
       entryIds.add(entry.id);
       if (entry.seq < first || (k > 0 && entry.seq <= (batch.entries[k - 1]?.seq ?? 0))) throw refuse(`${at}/entries/${k}`, 'The log is not in its order.');
       if (batch.cutFrom === undefined && entry.seq !== k + 1) throw refuse(`${at}/entries/${k}`, `Entry ${k + 1} of the log is missing.`);
-      if (Date.parse(entry.recordedAt) < Date.parse(entry.at) - 3_600_000) throw refuse(`${at}/entries/${k}`, 'It was written down before it was done.');
+      if (Date.parse(entry.recordedAt) < Date.parse(entry.at) - HOUR_MS) throw refuse(`${at}/entries/${k}`, 'It was written down before it was done.');
     }
     inPlace(at, () => requireDesign(batch.design));
     if (batch.cutFrom !== undefined) continue;

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { LearntResponse } from '@bunkhouse/api';
-import { HANDBOOK_DIFFUSIVITY, type HousePlan } from '@bunkhouse/core';
+import { HANDBOOK_DIFFUSIVITY, type HousePlan, HOUR_MS } from '@bunkhouse/core';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
 
 let house: TestHouse;
@@ -10,7 +10,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => house.close());
 
-const HOUR_MS = 3_600_000;
 const inBrine = Date.now() - 9 * 24 * HOUR_MS;
 const at = (hours: number) => new Date(inBrine + hours * HOUR_MS).toISOString();
 const learnt = async () => (await house.http().get('/api/learnt').expect(200)).body as LearntResponse;

@@ -179,4 +179,4 @@ function overtaking(entries: readonly LogEntry[], draft: EntryDraft, seen: numbe
   return other === undefined ? null : `${other.by} already logged this since you opened it. Nothing was written twice.`;
 }
 
-const alreadyLogged = (faults: EntryFault[]): boolean => faults.some((fault) => fault.field === 'entry' && /was already/.test(fault.message));
+const alreadyLogged = (faults: EntryFault[]): boolean => faults.some(({ code }) => code === 'was-logged' || code === 'was-left-out');

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import { usualRequest, type BatchResponse, type PictureResponse } from '@bunkhouse/api';
@@ -116,7 +117,7 @@ describe('what is no picture', () => {
     const good = await face(64, 64).getBuffer('image/png');
     expect(message(await send(good, { piece: 'Q' }))).toMatch(/no such piece/);
     expect((await send(good, {}, 'image/png', randomUUID())).status).toBe(404);
-    expect((await send(good, { at: new Date(Date.now() + 3_600_000).toISOString() })).status).toBe(400);
+    expect((await send(good, { at: new Date(Date.now() + HOUR_MS).toISOString() })).status).toBe(400);
     expect((await send(good, { id: '../../etc/passwd' })).status).toBe(400);
     expect((await http().get(`/api/pictures/${randomUUID()}`)).status).toBe(404);
     expect((await http().get('/api/pictures/x')).status).toBe(400);

@@ -1,7 +1,7 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { PictureReading, PictureReadingRequest, PictureRequest, PictureResponse } from '@bunkhouse/api';
-import { faceShares } from '@bunkhouse/core';
+import { faceShares, MINUTE_MS } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
@@ -12,7 +12,7 @@ import { PictureReadingEntity } from './pictureReadingEntity.js';
 
 /** So many pictures of a batch are plenty. */
 const MOST = 40;
-const AHEAD_MS = 2 * 60_000;
+const AHEAD_MS = 2 * MINUTE_MS;
 
 /** Pictures of cut faces, and what is read of them. */
 @Injectable()

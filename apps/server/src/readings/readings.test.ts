@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
@@ -90,8 +91,8 @@ describe('readings handed in', () => {
       { channel: 1, at: ago(10), C: 'NaN' },
       { channel: 9, at: ago(10), C: 20 },
       { channel: 2, at: 'yesterday', C: 20 },
-      { channel: 2, at: new Date(Date.now() + 3_600_000).toISOString(), C: 20 },
-      { channel: 2, at: new Date(Date.now() - 365 * 86_400_000).toISOString(), C: 20 },
+      { channel: 2, at: new Date(Date.now() + HOUR_MS).toISOString(), C: 20 },
+      { channel: 2, at: new Date(Date.now() - 365 * DAY_MS).toISOString(), C: 20 },
       { channel: 2, at: ago(10), F: 68 },
       null,
       { channel: 1, at: ago(30), C: 80.5 },
@@ -207,7 +208,7 @@ describe('a scale', () => {
 
 describe('readings by hand, and out again', () => {
   const bring = (id: string, body: object) => http().post(`/api/devices/${id}/readings`).send(body);
-  const yearsAgo = (years: number, s = 0) => new Date(Date.now() - years * 365 * 86_400_000 + s * 1000).toISOString();
+  const yearsAgo = (years: number, s = 0) => new Date(Date.now() - years * 365 * DAY_MS + s * 1000).toISOString();
 
   test('a file may be of years ago; twice the same is known, another temperature at the same time is refused by its line', async () => {
     const { device } = await added();
@@ -245,7 +246,7 @@ describe('readings by hand, and out again', () => {
       .post('/api/devices')
       .send({ name: '=HYPERLINK("x")', kind: 'thermometer', channels: [{ channel: 1, name: '+cmd' }], by: 'Juno' });
     const { device, token } = answer.body as DeviceTokenResponse;
-    const start = Math.floor(Date.now() / 1000) * 1000 - 30 * 3_600_000;
+    const start = Math.floor(Date.now() / 1000) * 1000 - 30 * HOUR_MS;
     const at = (i: number) => start + i * 600_000;
     const lines = Array.from({ length: 170 }, (_, i) => ({ channel: 1, at: new Date(at(i)).toISOString(), C: -2 + i / 100 }));
     await post(token, lines);
@@ -284,8 +285,8 @@ describe('curves', () => {
 
   test('the finest step that the points allow', () => {
     expect(stepFor(1000 * 1000, 1200)).toBe(1);
-    expect(stepFor(8 * 3_600_000, 1200)).toBe(30);
-    expect(stepFor(60 * 86_400_000, 1200)).toBe(3600);
+    expect(stepFor(8 * HOUR_MS, 1200)).toBe(30);
+    expect(stepFor(60 * DAY_MS, 1200)).toBe(3600);
   });
 });
 

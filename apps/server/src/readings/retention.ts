@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS } from '@bunkhouse/core';
 import { Injectable, Logger, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { USUAL_SETTINGS } from '@bunkhouse/api';
@@ -6,9 +7,8 @@ import { Clock } from '../clock.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { thinBlock } from './readingBlock.js';
 
-const DAY_MS = 86_400_000;
 const FIRST_MS = 60_000;
-const EVERY_MS = 6 * 3_600_000;
+const EVERY_MS = 6 * HOUR_MS;
 /** Blocks of five minutes at once: a week of one channel. */
 const AT_ONCE = 2016;
 /** One server at a time: any number, so long as nobody else of ours takes the same. */

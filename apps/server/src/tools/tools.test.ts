@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import { usualRequest, type BatchResponse, type DeviceTokenResponse, type SeriesResponse, type ToolResponse } from '@bunkhouse/api';
-import { boilingPointC, replay } from '@bunkhouse/core';
+import { boilingPointC, replay, MINUTE_MS, HOUR_MS } from '@bunkhouse/core';
 import { openTestHouse, type TestHouse } from '../testing/testHouse.js';
 
 let house: TestHouse;
@@ -11,7 +11,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => house.close());
 
-const MINUTE_MS = 60_000;
 const ago = (min: number) => new Date(Date.now() - min * MINUTE_MS).toISOString();
 const tool = (over: object = {}) => ({ id: randomUUID(), kind: 'thermometer', name: 'Red probe', stepC: 0.1, putAway: false, by: 'Wren', ...over });
 const keep = (asked: object) => http().post('/api/tools').send(asked);
@@ -76,7 +75,7 @@ describe('tools', () => {
     await keep(own);
     expect(message(await check(own.id, { iceC: 5 }))).toMatch(/5 off 0/);
     expect(message(await check(own.id, {}))).toMatch(/ice and water/);
-    expect(message(await check(own.id, { iceC: 0.2, at: new Date(Date.now() + 3_600_000).toISOString() }))).toMatch(/still to come/);
+    expect(message(await check(own.id, { iceC: 0.2, at: new Date(Date.now() + HOUR_MS).toISOString() }))).toMatch(/still to come/);
     expect((await check(randomUUID(), { iceC: 0.2 })).status).toBe(404);
     expect((await check('x', { iceC: 0.2 })).status).toBe(400);
     const id = randomUUID();

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { toToolReading, toToolSize, type ToolCheckRequest, type ToolRequest, type ToolResponse } from '@bunkhouse/api';
-import { checkFaults, trueReading, type HandThermometer, type ToolCheck, type ToolSize } from '@bunkhouse/core';
+import { checkFaults, trueReading, type HandThermometer, type ToolCheck, type ToolSize, MINUTE_MS } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { overtaken, refused } from '../errors/refusals.js';
@@ -11,7 +11,7 @@ import { ToolCheckEntity } from './toolCheckEntity.js';
 import { ToolEntity } from './toolEntity.js';
 
 /** A check is written down on the day, not foreseen, ms. */
-const AHEAD_MS = 2 * 60_000;
+const AHEAD_MS = 2 * MINUTE_MS;
 
 /** What a channel truly read where it handed in so much at an instant, ms. */
 export type ChannelCorrection = (C: number, atMs: number) => number;

@@ -1,4 +1,5 @@
-import type { ErrorResponse } from '@bunkhouse/api';
+import type { ErrorResponse, FieldError } from '@bunkhouse/api';
+import { sayHere } from '../shell/here';
 import { said } from '../shell/language';
 import { noteLost, noteReached } from './connection';
 import { keepKnown, lastKnown } from './lastKnown';
@@ -7,19 +8,24 @@ import { noteServerDate } from './serverClock';
 /** An answer of the server that is not what was asked for. `offline`: there was no answer. */
 export class Refusal extends Error {
   readonly status: number;
-  readonly errors: { field: string; message: string }[];
+  readonly errors: FieldError[];
 
-  constructor(status: number, message: string, errors: { field: string; message: string }[] = []) {
-    super(said(message));
+  constructor(status: number, message: string, errors: FieldError[] = []) {
+    const own = errors.map((error) => ({ ...error, message: saidAnew(error) }));
+    // The first of them is the message of the whole.
+    super(errors[0] !== undefined && errors[0].message === message ? own[0]?.message : said(message));
     this.name = 'Refusal';
     this.status = status;
-    this.errors = errors.map((error) => ({ ...error, message: said(error.message) }));
+    this.errors = own;
   }
 
   get offline(): boolean {
     return this.status === 0;
   }
 }
+
+/** In the units of whoever holds this device, where core found it. */
+const saidAnew = ({ code, args, message }: FieldError): string => (code === undefined || args === undefined ? said(message) : sayHere({ code, args, message }));
 
 /** What is done when the house does not know who stands here: answers the name of whoever signed in, or null where nobody did. */
 type AskWho = () => Promise<string | null>;

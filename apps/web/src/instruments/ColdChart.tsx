@@ -1,4 +1,4 @@
-import { COLD_MOST_C, type ColdLying } from '@bunkhouse/core';
+import { COLD_MOST_C, type ColdLying, DAY_S, HOUR_S } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import dayjs from 'dayjs';
 import { usePreferences } from '../shell/preferences';
@@ -8,7 +8,6 @@ import { useWidth } from './useWidth';
 
 const HEIGHT = 130;
 const INSET = { top: 12, right: 14, bottom: 22, left: 36 };
-const DAY_S = 86_400;
 /** A day's word needs so much room, px. */
 const DAY_ROOM = 58;
 /** Readings further apart are not joined by a line, s. */
@@ -22,7 +21,7 @@ export function ColdChart({ startMs, places }: { startMs: number; places: ColdLy
   const last = all.at(-1);
   if (last === undefined) return null;
   const firstS = all[0]?.s ?? 0;
-  const x = scaleLinear([firstS, Math.max(last.s, firstS + 3600)], [INSET.left, width - INSET.right]);
+  const x = scaleLinear([firstS, Math.max(last.s, firstS + HOUR_S)], [INSET.left, width - INSET.right]);
   const y = scaleLinear([Math.min(0, ...all.map(({ C }) => C)), Math.max(8, ...all.map(({ C }) => C + 0.5))], [HEIGHT - INSET.bottom, INSET.top]);
   const midnight = dayjs(startMs + firstS * 1000)
     .startOf('day')

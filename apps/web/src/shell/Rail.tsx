@@ -1,4 +1,4 @@
-import { STATION_NAMES, STATIONS, type Station } from '@bunkhouse/core';
+import { STATION_NAMES, STATIONS, type Station, HOUR_MS } from '@bunkhouse/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import dayjs from 'dayjs';
@@ -64,7 +64,7 @@ export function Rail() {
 
 /** What a logger said so long ago is still so, ms. */
 const LIVE_MS = 600_000;
-const FRESH_MS = 48 * 3_600_000;
+const FRESH_MS = 48 * HOUR_MS;
 
 /** The refrigerator as its logger reads it, or as it was last read at a turn, if that is not older than two days. */
 function ColdRoom({ batches }: { batches: Batch[] }) {

@@ -9,6 +9,8 @@ let spoken: Language = { decimal: 'point', dates: 'dayFirst' };
 
 export const setLanguage = ({ decimal, dates }: Language): void => void (spoken = { decimal, dates });
 
+export const languageHere = (): Language => spoken;
+
 /** The sign between whole and part. */
 export const decimalSign = (): '.' | ',' => (spoken.decimal === 'comma' ? ',' : '.');
 

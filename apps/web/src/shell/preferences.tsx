@@ -1,6 +1,7 @@
 import { USUAL_SETTINGS, type HouseSettings } from '@bunkhouse/api';
 import { useHouse } from '../data/batches';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { readerOf, setReader } from './here';
 import { setLanguage } from './language';
 import { useWho } from './who';
 
@@ -44,6 +45,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   }, []);
   const { system, temperature, decimal, dates, ruleSet } = house?.settings ?? USUAL_SETTINGS;
   setLanguage({ decimal, dates });
+  setReader(readerOf({ system: chosen.system ?? system, temperature: chosen.temperature ?? temperature }));
   const value = useMemo(
     () => ({ ...FIRST, system, temperature, ruleSet, ...chosen, name, change: (part: Chosen) => setChosen((now) => ({ ...now, ...part })) }),
     [chosen, name, system, temperature, ruleSet],

@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
 import fc from 'fast-check';
 import { digits, inWords, readNumber, tagWeight, toKept, toShown } from './quantities';
 import { span } from './times';
@@ -56,6 +57,6 @@ describe('quantities', () => {
 test('how far off a job is', () => {
   expect(span(20_000)).toBe('now');
   expect(span(12 * 60_000)).toBe('12 min');
-  expect(span(3.7 * 3_600_000)).toBe('3 h 42');
-  expect(span(6 * 86_400_000 + 4 * 3_600_000)).toBe('6 d 4 h');
+  expect(span(3.7 * HOUR_MS)).toBe('3 h 42');
+  expect(span(6 * DAY_MS + 4 * HOUR_MS)).toBe('6 d 4 h');
 });

@@ -85,7 +85,9 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   const injected = pieces.map(({ code, share }) => times(share, weighed(facts.greenG[code] ?? 0, design.meatScaleStepG)));
   const allInjected = plus(...injected);
   const even = evenFigure(plus(times(perG, allInjected), cover.nitrite), plus(meatDoubt(design, facts), allInjected, cover.brine));
-  const pumped = pieces.map(({ code, share }) => pumpedFigure(pickle, share, pieces.length > 1 ? `From the pump, piece ${code}` : 'From the pump'));
+  const pumped: NonNullable<NitriteFigures['lowestPumped']>[] = pieces.map(({ code, share }) =>
+    pieces.length > 1 ? { ...pumpedFigure(pickle, share, `From the pump, piece ${code}`), piece: code } : pumpedFigure(pickle, share, 'From the pump'),
+  );
   const highest = pumped.reduce((a, b) => (b.value > a.value ? b : a));
   const lowest = pumped.reduce((a, b) => (b.value < a.value ? b : a));
   const covered = inBrine(design.pieces, facts).map((piece, i) =>

@@ -1,7 +1,8 @@
+import { DAY_MIN } from '../clock/spans.js';
 import type { StepInstants } from '../log/stepId.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
-import { requireNumber } from '../units/require.js';
+import { requireNumber, type NumberRule } from '../units/require.js';
 import { HOLD_NAMES, type BatchDesign, type HoldName, type School } from '../log/batchDesign.js';
 import { requireDesign } from './design.js';
 import { requireProgram } from '../recipes/cookProgram.js';
@@ -24,14 +25,14 @@ const REQUIRE = {
   program: requireProgram,
 } as const;
 
-const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, keyof typeof REQUIRE>, { min: number; max: number; unit: string }>> = {
+const LIMITS: Readonly<Record<Exclude<keyof DesignChanges, keyof typeof REQUIRE>, NumberRule>> = {
   cureDays: { min: 1, max: 60, unit: 'days' },
   coldC: { min: -1, max: 4, unit: '°C' },
-  soakMin: { min: 5, max: 1440, unit: 'min' },
+  soakMin: { min: 5, max: DAY_MIN, unit: 'min' },
   pumpPercent: { min: 1, max: 30, unit: '%' },
   pickleSaltPercent: { min: 1, max: 26, unit: '%' },
   saltPercent: { min: 0.5, max: 8, unit: '%' },
-  thicknessShare: { min: 0.2, max: 1, unit: '' },
+  thicknessShare: { min: 0.2, max: 1 },
 };
 
 const CHANGE_NAMES = [...Object.keys(LIMITS), ...Object.keys(REQUIRE)] as (keyof DesignChanges)[];

@@ -1,5 +1,7 @@
 import { comeUpForecastH } from '../heat/comeUpForecast.js';
 import { COME_UP } from '../safety/comeUpHours.js';
+import { safetySays } from '../say/english/safety.js';
+import type { Message } from '../say/message.js';
 import { sizeOf } from './design.js';
 import type { Piece } from '../log/batchDesign.js';
 import type { CookProgram } from '../log/cookProgram.js';
@@ -11,14 +13,13 @@ import { COLD_SMOKE_C, cookPhases } from '../recipes/cookProgram.js';
  *
  * @param isCured dose and reach of every piece
  */
-export function slowSmokeFault(program: CookProgram, isCured: boolean, pieces: readonly Piece[]): string | null {
+export function slowSmokeFault(program: CookProgram, isCured: boolean, pieces: readonly Piece[]): Message | null {
   if (isCured || !program.some(({ smoke }) => smoke)) return null;
   const cold = program.find(({ smoke, chamberC }) => smoke && chamberC <= COLD_SMOKE_C);
-  if (cold !== undefined)
-    return `Meat that is not cured is not smoked cold, at ${Math.round(cold.chamberC)} °C: nothing guards it there. Smoke it hot, or cook it as fresh meat.`;
+  if (cold !== undefined) return safetySays('no-cold-smoke', { chamberC: cold.chamberC });
   const phases = cookPhases(program);
   const slowest = Math.max(...pieces.map((piece) => comeUpForecastH({ ...sizeOf(piece), phases })));
   if (slowest <= COME_UP.mostH) return null;
-  const hours = Number.isFinite(slowest) ? `${slowest.toFixed(1)} h` : 'more than a day';
-  return `Meat that is not cured must come through the warm within ${COME_UP.mostH} h: by this program its core takes ${hours}. Make the chamber hotter, or the pieces thinner.`;
+  if (!Number.isFinite(slowest)) return safetySays('much-too-slow-uncured', { mostH: COME_UP.mostH });
+  return safetySays('too-slow-uncured', { mostH: COME_UP.mostH, hours: slowest });
 }

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { loinFrom, begunFrom } from '../testing/loin.js';
 import { loggedFrom } from '../testing/logged.js';
 import type { LogEntry } from '../log/logEntry.js';
@@ -37,7 +38,7 @@ const whole = (over: Partial<Record<string, LogEntry>> = {}): BatchRecord =>
       done(19, 'pack', 4 + 15 * DAY + 30, { coreC: 2.5, packedG: 2236 }),
     ].map((entry) => over[entry.id] ?? entry),
   );
-const stateOf = (of: BatchRecord) => replay(of, START + 60 * DAY * 3_600_000);
+const stateOf = (of: BatchRecord) => replay(of, START + 60 * DAY * HOUR_MS);
 const cell = (of: BatchRecord, key: string) => bookLines(of, stateOf(of)).find((line) => line.key === key);
 
 describe('what the book says of a batch', () => {
@@ -142,10 +143,10 @@ test('sliced warm: at 8 °C it is too warm to slice, at 4 °C it is not; a reaso
   const ready = { ...whole(), entries: whole().entries.slice(0, -1) };
   const at = Date.parse(whole().entries.at(-1)?.at ?? '');
   const pack = (coreC: number, reason?: string) => {
-    const { seq: _seq, recordedAt: _recordedAt, ...draft } = done(19, 'pack', (at - START) / 3_600_000, { coreC, packedG: 2236 });
+    const { seq: _seq, recordedAt: _recordedAt, ...draft } = done(19, 'pack', (at - START) / HOUR_MS, { coreC, packedG: 2236 });
     return checkEntry(ready, { ...draft, ...(reason === undefined ? {} : { reason }) }, at);
   };
-  expect(pack(8)).toEqual([{ field: 'reason', message: expect.stringMatching(/^Too warm to slice/) as string }]);
+  expect(pack(8)).toMatchObject([{ field: 'reason', message: expect.stringMatching(/^Too warm to slice/) as string }]);
   expect(pack(4)).toEqual([]);
   expect(pack(8, 'Eaten warm, at once')).toEqual([]);
 });

@@ -1,10 +1,11 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { LogEntry } from '../log/logEntry.js';
 import { loggedFrom } from '../testing/logged.js';
 import { begunFrom, loinFrom } from '../testing/loin.js';
 import { calendarEvents } from './calendarEvents.js';
 
 const START = Date.parse('2026-10-19T15:00:00Z');
-const at = (hours: number) => new Date(START + hours * 3_600_000).toISOString();
+const at = (hours: number) => new Date(START + hours * HOUR_MS).toISOString();
 const done = loggedFrom(START);
 const record = loinFrom(START);
 const BEGUN = begunFrom(START);
@@ -14,8 +15,8 @@ const find = (entries: LogEntry[], stepId: string, zone = 'America/Denver') =>
 describe('the jobs of a batch for a calendar outside', () => {
   test('nothing hangs on when it is asked: the log alone says it', () => {
     expect(calendarEvents(record(BEGUN), START, 'UTC')).toEqual(calendarEvents(record(BEGUN), START, 'UTC'));
-    expect(find(BEGUN, 'pull')).toMatchObject({ sequence: 3, changedAt: START + 4 * 3_600_000, status: 'planned', minutes: 30 });
-    expect(find(BEGUN, 'weigh')).toMatchObject({ status: 'done', at: START + 0.2 * 3_600_000 });
+    expect(find(BEGUN, 'pull')).toMatchObject({ sequence: 3, changedAt: START + 4 * HOUR_MS, status: 'planned', minutes: 30 });
+    expect(find(BEGUN, 'weigh')).toMatchObject({ status: 'done', at: START + 0.2 * HOUR_MS });
   });
 
   test('turns keep their hour by the clocks; over the night when these are set back each says its own time', () => {
@@ -40,12 +41,12 @@ describe('the jobs of a batch for a calendar outside', () => {
       recordedAt: at(5),
     };
     const series = (entries: LogEntry[]) => find(entries, 'turn', 'UTC')?.series;
-    const third = { of: START + 76 * 3_600_000, at: START + 80 * 3_600_000 };
+    const third = { of: START + 76 * HOUR_MS, at: START + 80 * HOUR_MS };
     expect(series([...BEGUN, moved])).toMatchObject({ moved: [third], without: [] });
     // The fourth is done, the second and third never were.
     expect(series([...BEGUN, moved, done(5, 'turn-1', 28, {}), done(6, 'turn-4', 101, {})])).toMatchObject({
       moved: [],
-      without: [START + 52 * 3_600_000, third.of],
+      without: [START + 52 * HOUR_MS, third.of],
     });
   });
 

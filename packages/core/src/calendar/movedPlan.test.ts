@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '../clock/spans.js';
 import { processFor } from '../recipes/processes.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord } from '../batch/batchState.js';
@@ -7,7 +8,7 @@ import { movedPlan } from './movedPlan.js';
 import { schedulable } from './schedulable.js';
 
 const START = Date.parse('2026-10-05T07:00:00Z');
-const at = (hours: number) => new Date(START + hours * 3_600_000).toISOString();
+const at = (hours: number) => new Date(START + hours * HOUR_MS).toISOString();
 const record = (product: string): BatchRecord => ({ id: 'b', code: 'T-1', design: usualDesign(product, at(0)), process: processFor(product), entries: [] });
 
 describe('a job moved in the Calendar', () => {
@@ -15,7 +16,7 @@ describe('a job moved in the Calendar', () => {
   const meatIn = state.steps.find((step) => step.spec.id === 'meat-in')?.dueAt ?? 0;
 
   test('where the pull moves, the days of cure move with it, and turns that have no room any more are left out', () => {
-    const pull = new Date(meatIn + 12.5 * 86_400_000).toISOString();
+    const pull = new Date(meatIn + 12.5 * DAY_MS).toISOString();
     expect(movedPlan(state, { pull, 'turn-3': at(90), 'turn-13': at(330), rack: at(400) })).toEqual({
       stepAt: { pull, 'turn-3': at(90), rack: at(400) },
       cureDays: 12.5,

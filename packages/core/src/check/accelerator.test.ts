@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { loggedFrom } from '../testing/logged.js';
 import { checkEntry } from './checkEntry.js';
@@ -9,7 +10,7 @@ import { replay } from '../batch/replay.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
-const ms = (hours: number) => START + hours * 3_600_000;
+const ms = (hours: number) => START + hours * HOUR_MS;
 const done = loggedFrom(START);
 const loin = usualDesign('canadian-bacon', new Date(START).toISOString());
 const after = (design: BatchDesign, entries: LogEntry[] = [], hours = 2) =>

@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import fc from 'fast-check';
 import { simulateSection } from '../diffusion/simulateSection.js';
@@ -12,7 +13,6 @@ import type { BatchRecord, BatchState } from '../batch/batchState.js';
 import { STARTER_RECIPES } from '../recipes/starterRecipes.js';
 import { designOf } from '../recipes/usualDesign.js';
 
-const DAY_MS = 86_400_000;
 const START = '2026-10-05T07:00:00.000Z';
 const recipe = STARTER_RECIPES.find(({ id }) => id === 'canadian-bacon-clock')?.recipe;
 if (recipe === undefined) throw new Error('the starter by the clock');
@@ -28,7 +28,7 @@ const plan = (design: BatchDesign): BatchState => planBatch(process, design);
 /** A batch whose brine was weighed by its sheet, and whose meat lies in it since the second hour. */
 function lying(design: BatchDesign = strong()): BatchRecord {
   const brine = plan(design).facts.brines[0];
-  const at = (hours: number) => new Date(Date.parse(START) + hours * 3_600_000).toISOString();
+  const at = (hours: number) => new Date(Date.parse(START) + hours * HOUR_MS).toISOString();
   const done = (seq: number, stepId: PlannedStepId, values: Record<string, number | string>): LogEntry => ({
     id: `00000000-0000-4000-8000-00000000000${seq}`,
     seq,
@@ -51,7 +51,7 @@ function lying(design: BatchDesign = strong()): BatchRecord {
     ],
   } as unknown as BatchRecord;
 }
-const inAt = Date.parse(START) + 1.5 * 3_600_000;
+const inAt = Date.parse(START) + 1.5 * HOUR_MS;
 const pull = (days: number, grams = 2750) => ({
   id: '00000000-0000-4000-8000-000000000009',
   kind: 'done' as const,

@@ -1,14 +1,19 @@
+import { HOUR_MS, DAY_MS, MINUTE_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { bathOf, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
-import { numberFault } from '../units/require.js';
-import { doseFindings } from '../batch/batchFindings.js';
+import { checkSays } from '../say/english/check.js';
+import { asWritten } from '../say/asWritten.js';
+import type { Message } from '../say/message.js';
+import { titleOf } from '../steps/titleOf.js';
+import { numberFault, type NumberRule } from '../units/require.js';
+import { doseFindings } from '../batch/doseFindings.js';
 import { isByTheClock } from '../batch/design.js';
 import type { BatchDesign, Piece } from '../log/batchDesign.js';
 import { brineOf } from '../steps/mixSteps.js';
 import type { CoolingState } from '../batch/coreEvidence.js';
 import { attempt, reasonFault, withDraft, withoutAct } from './entryDraft.js';
-import type { EntryDraft, EntryFault } from '../log/entryFault.js';
+import { faultAt, type EntryDraft, type EntryFault } from '../log/entryFault.js';
 import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from '../steps/gates.js';
 import type { StepValues } from '../log/logEntry.js';
 import { lotDrawFaults } from './lotDrawFaults.js';
@@ -25,8 +30,7 @@ import type { AnyInputName } from '../steps/values.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
-const AHEAD_MS = 2 * 60_000;
-const HOUR_MS = 3_600_000;
+const AHEAD_MS = 2 * MINUTE_MS;
 const REASON_LENGTH = 8;
 
 /**
@@ -37,27 +41,27 @@ const REASON_LENGTH = 8;
 export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number): EntryFault[] {
   const state = replay(record, now);
   const at = Date.parse(draft.at);
-  if (!Number.isFinite(at)) return [{ field: 'at', message: 'Give the time of it.' }];
-  if (at > now + AHEAD_MS) return [{ field: 'at', message: 'That time is still to come. Log it when it is done.' }];
+  if (!Number.isFinite(at)) return [faultAt('at', checkSays('no-time'))];
+  if (at > now + AHEAD_MS) return [faultAt('at', checkSays('still-to-come'))];
   switch (draft.kind) {
     case 'note':
-      return reasonFault(draft.reason, 2, 'Write something.');
+      return reasonFault(draft.reason, 2, checkSays('nothing-written'));
     case 'pit':
       return [
         ...liveFault(state),
         ...pitEventFaults(draft.event, piecesAt(state, at)),
-        ...(draft.event?.act === 'decided' ? reasonFault(draft.reason ?? '', REASON_LENGTH, 'Write what was decided, and by whom.') : []),
+        ...(draft.event?.act === 'decided' ? reasonFault(draft.reason ?? '', REASON_LENGTH, checkSays('decision-missing')) : []),
       ];
     case 'pieces':
       return [...liveFault(state), ...pieceFaults(record, state, draft, at, now)];
     case 'lot':
       return [...liveFault(state), ...lotDrawFaults(draft.draw)];
     case 'ended':
-      return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why the batch is thrown away.')];
+      return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, checkSays('why-thrown-away'))];
     case 'replanned':
-      return [...liveFault(state), ...reasonFault(draft.reason, 2, 'Write why the plan changes.'), ...replanFaults(record, state, draft, now)];
+      return [...liveFault(state), ...reasonFault(draft.reason, 2, checkSays('why-changed')), ...replanFaults(record, state, draft, now)];
     case 'withdrawn':
-      return [...withdrawalFault(record, state, draft.replaces, now), ...reasonFault(draft.reason, 2, 'Write why it is taken back.')];
+      return [...withdrawalFault(record, state, draft.replaces, now), ...reasonFault(draft.reason, 2, checkSays('why-taken-back'))];
     case 'skipped':
       return [...liveFault(state), ...stepFault(state, draft.stepId, (step) => skipFaults(step, state, draft, at))];
     case 'done':
@@ -65,7 +69,7 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
     case 'correction':
       return correctionFaults(record, state, draft, at, now);
     default:
-      return [{ field: 'kind', message: 'That is no kind of entry.' }];
+      return [faultAt('kind', checkSays('unknown-entry'))];
   }
 }
 
@@ -73,7 +77,7 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
 function pieceFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'pieces' }>, at: number, now: number): EntryFault[] {
   const faults = pieceEventFaults(draft.event, state, at);
   if (faults.length > 0) return faults;
-  const unsaid = draft.event.act === 'dropped' ? reasonFault(draft.reason, REASON_LENGTH, 'Write why the piece leaves the batch.') : [];
+  const unsaid = draft.event.act === 'dropped' ? reasonFault(draft.reason, REASON_LENGTH, checkSays('why-dropped')) : [];
   if (unsaid.length > 0) return unsaid;
   const tried = attempt(() => replay(withDraft(record, draft), now), 'entry');
   return 'fault' in tried ? [tried.fault] : [];
@@ -81,22 +85,17 @@ function pieceFaults(record: BatchRecord, state: BatchState, draft: Extract<Entr
 
 function liveFault(state: BatchState): EntryFault[] {
   if (state.outcome === 'live') return [];
-  return [
-    {
-      field: 'entry',
-      message: state.outcome === 'finished' ? 'This batch is packed: its log is closed but for notes and corrections.' : 'This batch was thrown away.',
-    },
-  ];
+  return [faultAt('entry', state.outcome === 'finished' ? checkSays('log-closed') : checkSays('thrown-away'))];
 }
 
 function stepFault(state: BatchState, stepId: PlannedStepId, check: (step: StepState) => EntryFault[]): EntryFault[] {
   const step = state.step(stepId);
-  return step === null ? [{ field: 'stepId', message: 'This batch has no such step.' }] : check(step);
+  return step === null ? [faultAt('stepId', checkSays('no-such-step'))] : check(step);
 }
 
 function skipFaults(step: StepState, state: BatchState, draft: { reason: string }, at: number): EntryFault[] {
-  if (!step.spec.skippable) return [{ field: 'stepId', message: `${step.spec.title} cannot be left out.` }];
-  return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, 'Write why it is left out.')];
+  if (!step.spec.skippable) return [faultAt('stepId', checkSays('not-left-out', { step: titleOf(step.spec) }))];
+  return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, checkSays('why-left-out'))];
 }
 
 function doneFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
@@ -121,19 +120,11 @@ function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: St
   const halfRead = spec.inputs.find(
     ({ name }) => name.startsWith('instant') && pieces.some(({ code }) => isRead(code) && seen[inputOf(name, code, pieces)] === undefined),
   );
-  if (halfRead !== undefined)
-    return [{ field: 'reason', message: `${halfRead.label} is missing: a core that is read is read in three places. Read it, or write why not.` }];
+  if (halfRead !== undefined) return [faultAt('reason', checkSays('half-read', { input: halfRead.label }))];
   // Several pieces stay open until each was read; one alone has nothing that keeps it open.
   const [unproven] =
     pieces.length > 1 && Object.keys(draft.values).length > 0 ? [] : pieces.filter((piece) => !isRead(piece.code) && !isDoneByBath(bath, piece, at));
-  return unproven === undefined
-    ? []
-    : [
-        {
-          field: 'reason',
-          message: `Piece ${unproven.code}: neither its core nor its water was read so that it is shown to be done. Read its core; or log its water at the start and at the end, at most 12 h apart and 55 °C or more; or write what was decided.`,
-        },
-      ];
+  return unproven === undefined ? [] : [faultAt('reason', checkSays('not-proven', { piece: unproven.code, apartH: 12, leastC: 55 }))];
 }
 
 function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
@@ -145,15 +136,14 @@ function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord
 function replayFaults(record: BatchRecord, draft: EntryDraft): EntryFault[] {
   const tried = attempt(() => replay(withDraft(record, draft), Date.parse(draft.at)));
   if ('value' in tried) return [];
-  const { field, message } = tried.fault;
+  const { field } = tried.fault;
   const known = 'values' in draft && Object.hasOwn(draft.values, field);
-  return [{ field: known ? `values.${field}` : 'entry', message }];
+  return [{ ...tried.fault, field: known ? `values.${field}` : 'entry' }];
 }
 
 function closedFault(step: StepState): EntryFault[] {
   if (step.closing === null) return [];
-  const what = step.closing.kind === 'skipped' ? 'was already left out' : 'was already logged';
-  return [{ field: 'entry', message: `${step.spec.title} ${what}. Look at the ticket; a wrong entry is corrected there.` }];
+  return [faultAt('entry', checkSays(step.closing.kind === 'skipped' ? 'was-left-out' : 'was-logged', { step: titleOf(step.spec) }))];
 }
 
 /** Not before the steps that it needs, not after the steps that need it. */
@@ -162,9 +152,9 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
   for (const id of step.spec.needs) {
     const needed = byId.get(id);
     if (needed === undefined) continue;
-    if (needed.closing === null) return [{ field: 'entry', message: `${needed.spec.title} comes first and is not logged yet.` }];
+    if (needed.closing === null) return [faultAt('entry', checkSays('comes-first', { step: titleOf(needed.spec) }))];
     if (at < Date.parse(needed.closing.at))
-      return [{ field: 'at', message: `That is before ${needed.spec.title.toLowerCase()}, which was at ${needed.closing.at}.` }];
+      return [faultAt('at', checkSays('before-what-it-needs', { step: titleOf(needed.spec), at: Date.parse(needed.closing.at) }))];
   }
   // A correction opened it again: what was built on it stands, and it is done anew after them.
   if (step.closing === null && step.looks.length > 0) return [];
@@ -174,7 +164,7 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
       Date.parse(other.closing.at) < at &&
       (other.spec.needs.includes(step.spec.id) || (step.spec.missable && other.spec.id === 'pull')),
   );
-  return later === undefined ? [] : [{ field: 'at', message: `That is after ${later.spec.title.toLowerCase()}, which was at ${later.closing?.at ?? ''}.` }];
+  return later?.closing == null ? [] : [faultAt('at', checkSays('after-what-needs-it', { step: titleOf(later.spec), at: Date.parse(later.closing.at) }))];
 }
 
 function valueFaults(
@@ -187,41 +177,38 @@ function valueFaults(
   const known = new Map(spec.inputs.flatMap((input) => inputNames(input, pieces).map((name): [string, StepInput] => [name, input])));
   const strange = Object.keys(values)
     .filter((name) => !known.has(name))
-    .map((name) => ({ field: `values.${name}`, message: 'This step does not ask for that.' }));
+    .map((name) => faultAt(`values.${name}`, checkSays('not-asked')));
   const wrong = [...known].flatMap(([name, input]): EntryFault[] => {
     const value = Object.hasOwn(values, name) ? values[name] : undefined;
-    const label = name.includes(':') && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1] ?? ''}` : input.label;
-    const message = inputFault({ ...input, label }, value, isReadOfEach(input, pieces));
-    if (message !== null) return [{ field: `values.${name}`, message }];
+    const label =
+      name.includes(':') && pieces.length > 1 ? checkSays('of-piece', { input: input.label, piece: name.split(':')[1] ?? '' }) : asWritten(input.label);
+    const fault = inputFault(input, label, value, isReadOfEach(input, pieces));
+    if (fault !== null) return [faultAt(`values.${name}`, fault)];
     if (input.kind !== 'temperature' || typeof value !== 'number') return [];
     const of = readOf(spec, input);
     return temperatureFaults(`values.${name}`, label, value, of, situationOf(spec, of, state, record.process), hasReason(reason));
   });
   const each = spec.inputs.filter((input) => isReadOfEach(input, pieces) && input.optional !== true);
   const isUnread = each.length > 0 && each.every((input) => inputNames(input, pieces).every((name) => values[name] === undefined));
-  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 ? [{ field: 'entry', message: 'Read at least one of the pieces.' }] : [])];
+  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 ? [faultAt('entry', checkSays('none-read'))] : [])];
 }
 
 const HEAVIEST_G = 100_000;
 const DEEPEST_MM = 300;
 
-function inputFault(input: StepInput, value: number | string | undefined, mayBeUnread: boolean): string | null {
-  if (value === undefined) return input.optional || mayBeUnread ? null : `${input.label} is missing.`;
-  if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : `${input.label}: choose one.`;
-  if (typeof value !== 'number' || !Number.isFinite(value)) return `${input.label} must be a number.`;
-  if (input.kind === 'depth') {
-    const deep = numberFault(value, { min: 0, max: DEEPEST_MM, unit: 'mm' });
-    return deep === null ? null : `${input.label} ${deep}.`;
-  }
-  const rule =
+function inputFault(input: StepInput, label: Message, value: number | string | undefined, mayBeUnread: boolean): Message | null {
+  if (value === undefined) return input.optional || mayBeUnread ? null : checkSays('input-missing', { input: label });
+  if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : checkSays('choose-one', { input: label });
+  if (typeof value !== 'number' || !Number.isFinite(value)) return checkSays('input-no-number', { input: label });
+  if (input.kind === 'depth') return numberFault(value, { min: 0, max: DEEPEST_MM, unit: 'mm' }, label);
+  const rule: NumberRule =
     input.kind === 'temperature'
       ? { min: -273.15, max: 1000, unit: '°C' }
       : input.allowZero
         ? { min: 0, max: HEAVIEST_G, unit: 'g' }
         : { above: 0, max: HEAVIEST_G, unit: 'g' };
-  const fault = numberFault(value, rule);
-  if (fault === null) return null;
-  return `${input.label} ${fault}${input.kind === 'mass' && value > HEAVIEST_G ? '. Grams where kilograms were meant?' : ''}.`;
+  const fault = numberFault(value, rule, label);
+  return fault !== null && input.kind === 'mass' && value > HEAVIEST_G ? checkSays('grams-for-kilograms', { fault }) : fault;
 }
 
 /** Weights that cannot be beside the weights that are known. */
@@ -235,16 +222,8 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     const after = weight('pumpedG');
     const before = weight('beforeG') ?? greenG;
     if (typeof after === 'number' && typeof before === 'number') {
-      if (after < before)
-        faults.push({
-          field: `values.pumpedG:${code}`,
-          message: `Piece ${code} weighed ${before} g before pumping: it cannot weigh ${after} g after. Weigh again, or correct the weight before.`,
-        });
-      else if (after > before * 1.6)
-        faults.push({
-          field: `values.pumpedG:${code}`,
-          message: `That is ${Math.round((after / before - 1) * 100)} % pumped: no piece holds so much. Look at the unit and weigh again.`,
-        });
+      if (after < before) faults.push(faultAt(`values.pumpedG:${code}`, checkSays('lighter-after-pumping', { piece: code, beforeG: before, afterG: after })));
+      else if (after > before * 1.6) faults.push(faultAt(`values.pumpedG:${code}`, checkSays('pumped-too-much', { percent: (after / before - 1) * 100 })));
     }
     faults.push(
       ...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2),
@@ -254,8 +233,7 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     const piece = design.pieces.find((candidate) => candidate.code === code);
     const coloured = weight('colouredMm');
     const halfMm = piece === undefined ? Infinity : thicknessMm(piece.section) / 2;
-    if (typeof coloured === 'number' && coloured > halfMm + 0.5)
-      faults.push({ field: `values.colouredMm:${code}`, message: `From rim to middle it is only ${Math.round(halfMm)} mm.` });
+    if (typeof coloured === 'number' && coloured > halfMm + 0.5) faults.push(faultAt(`values.colouredMm:${code}`, checkSays('deeper-than-middle', { halfMm })));
     const planned = piece?.greenG ?? greenG;
     faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
   }
@@ -265,7 +243,7 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
 
 function farFrom(field: string, value: number | string | undefined, expected: number, low: number, high: number): EntryFault[] {
   if (typeof value !== 'number' || (value >= expected * low && value <= expected * high)) return [];
-  return [{ field, message: `${Math.round(value)} g is far from the ${Math.round(expected)} g before. Look at the unit and weigh again.` }];
+  return [faultAt(field, checkSays('far-from-before', { g: value, beforeG: expected }))];
 }
 
 function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
@@ -275,17 +253,17 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   const read = readSoFar(step.spec, step.read, values);
   const failed = failedGates(step.spec, read, pieces);
   const stop = failed.find((gate) => gate.onFail === 'stop');
-  if (stop !== undefined) return [{ field: `values.${stop.inputs[0] ?? ''}`, message: stop.say }];
+  if (stop !== undefined) return [faultAt(`values.${stop.inputs[0] ?? ''}`, asWritten(stop.say))];
   if (written) return [];
-  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => ({ field: 'reason', message: gate.say }));
+  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => faultAt('reason', asWritten(gate.say)));
   const early = step.spec.notBeforeCureShare;
   const from = early === undefined ? null : state.step(early.step)?.closing;
   if (early !== undefined && from) {
-    const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * 86_400_000;
+    const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * DAY_MS;
     // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
-    const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * 86_400_000) - 3_600_000;
+    const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * DAY_MS) - HOUR_MS;
     const short = reachFaults(record, draft, at);
-    faults.push(...(short.length === 0 && isEarly ? [{ field: 'reason', message: early.say }] : short));
+    faults.push(...(short.length === 0 && isEarly ? [faultAt('reason', asWritten(early.say))] : short));
   }
   if (step.spec.cooling !== undefined && closesStep(step.spec, read, 'as if', pieces)) faults.push(...coolingFaults(record, step, draft, at));
   if (step.spec.id === 'pack') faults.push(...undecidedFaults(state));
@@ -295,29 +273,22 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
 /** A gate that was not met, or that may well not have been: what was decided is to be written. */
 function coolingFaults(record: BatchRecord, { spec }: StepState, draft: EntryDraft, at: number): EntryFault[] {
   const own = replay(withDraft(record, draft), at).cooling.filter(({ stepId }) => stepId === spec.id);
-  if (own.some(({ state }) => state === 'fail')) return [{ field: 'reason', message: spec.cooling?.say ?? '' }];
+  if (own.some(({ state }) => state === 'fail')) return [faultAt('reason', asWritten(spec.cooling?.say ?? ''))];
   // At the most: to its end, or, where the thermometer's doubt leaves that open, to now.
   const mostOf = ({ state, mostH, startedAt }: CoolingState): number | null =>
     state === 'notShown' ? mostH : state === 'running' && startedAt !== null ? (at - startedAt) / HOUR_MS : null;
   const doubtful = own.find((gate) => (mostOf(gate) ?? 0) > gate.limitH);
   if (doubtful === undefined) return [];
   const { piece, limitH } = doubtful;
-  const of = own.length > 1 ? ` of piece ${piece}` : '';
-  return [
-    {
-      field: 'reason',
-      message: `${spec.title}${of} is not shown to be met: by what was read it may have taken ${(mostOf(doubtful) ?? 0).toFixed(1)} h, where ${limitH} h are allowed. Decide with your food-safety plan, and write what was decided and by whom.`,
-    },
-  ];
+  const shown = { gate: titleOf(spec), mostH: mostOf(doubtful) ?? 0, limitH };
+  return [faultAt('reason', own.length > 1 ? checkSays('gate-not-shown-of', { ...shown, piece }) : checkSays('gate-not-shown', shown))];
 }
 
 /** Whatever a recipe or a rule of thumb says: meat that is pulled before the cure is in its middle asks for a decision. */
 function reachFaults(record: BatchRecord, draft: DoneDraft, at: number): EntryFault[] {
   const tried = attempt(() => replay(withDraft(record, draft), at).findings);
   const short = 'value' in tried ? tried.value.find(({ code }) => code === 'not-cured') : undefined;
-  return short === undefined
-    ? []
-    : [{ field: 'reason', message: `${short.message} Put it back, or write what was decided: cooked as meat that is not cured, or thrown away.` }];
+  return short === undefined ? [] : [faultAt('reason', checkSays('pulled-too-soon', { why: short }))];
 }
 
 /** Gates that were not met and of which nobody wrote what was decided: a correction does not decide. */
@@ -336,12 +307,7 @@ function undecidedFaults({ cooling, standing, step }: BatchState): EntryFault[] 
   });
   const [first] = open;
   if (first === undefined) return [];
-  return [
-    {
-      field: 'reason',
-      message: `A chill gate was not met by piece ${first.piece}, and nobody wrote what was decided. Write it: by whom, and why it may be eaten; or throw it away.`,
-    },
-  ];
+  return [faultAt('reason', checkSays('gate-undecided', { piece: first.piece }))];
 }
 
 /** Meat that is not cured does not go into a slow smoke. */
@@ -349,7 +315,7 @@ function smokeFaults(record: BatchRecord, state: BatchState, spec: StepSpec): En
   if (spec.id !== 'light' && spec.id !== 'meat-on') return [];
   const isCured = state.cured.length === 0 || state.cured.every((piece) => piece.isCured);
   const fault = slowSmokeFault(state.design.program ?? record.process.program ?? [], isCured, state.pieces);
-  return fault === null ? [] : [{ field: 'entry', message: `${fault} Change its program first.` }];
+  return fault === null ? [] : [faultAt('entry', checkSays('program-first', { why: fault }))];
 }
 
 /** A brine over the limit is not for meat: it cannot be logged as mixed, and no step is logged while the figure is over, packing least of all. */
@@ -359,14 +325,14 @@ function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draf
   const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
   const over = doseFindings(after).find((finding) => finding.code === 'nitrite-over');
   if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
-  if (mixes) return [{ field: 'values.cureG', message: `${over.message} Do not use this brine: pour it away and mix again.` }];
+  if (mixes) return [faultAt('values.cureG', checkSays('pour-away', { why: over }))];
   // What lies too long must come out, whatever becomes of it.
   if (spec.id === 'pull' && isByTheClock(state.design.school)) return [];
-  if (pumps) return hasReason(draft.reason) ? [] : [{ field: 'reason', message: `${over.message} Write what was done.` }];
-  return [{ field: 'entry', message: over.message }];
+  if (pumps) return hasReason(draft.reason) ? [] : [faultAt('reason', checkSays('write-what-was-done', { why: over }))];
+  return [faultAt('entry', over)];
 }
 
-const MIX_LINES = { waterG: 'Water', saltG: 'Salt', sugarG: 'Sugar', cureG: 'Cure' } as const;
+const MIX_LINES = { waterG: 'line-water', saltG: 'line-salt', sugarG: 'line-sugar', cureG: 'line-cure' } as const;
 
 /** A line further from the sheet than this, in share and in grams, is asked about. */
 const OFF_SHEET = { share: 0.2, g: 10 };
@@ -375,29 +341,27 @@ const OFF_SHEET = { share: 0.2, g: 10 };
 function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: DoneDraft): EntryFault[] {
   const planned = before.facts.brines.find((brine) => brine.id === brineOf(draft.stepId));
   if (planned === undefined) return [];
-  for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, string][]) {
+  for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, (typeof MIX_LINES)[keyof typeof MIX_LINES]][]) {
     if (draft.values[name] === undefined) continue;
     const weighed = Number(draft.values[name]);
     const most = name === 'cureG' ? after.design.cureScaleStepG : Math.max(OFF_SHEET.g, after.design.meatScaleStepG);
     if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
-    return [{ field: 'reason', message: `${word}: ${round(weighed)} g where the sheet says ${round(planned[name])} g. Weigh it again, or write why.` }];
+    return [faultAt('reason', checkSays('off-the-sheet', { line: checkSays(word), weighedG: weighed, plannedG: planned[name] }))];
   }
   const under = doseFindings(after).find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
   const wasUnder = doseFindings(before).some((finding) => finding.code === under?.code);
-  return under === undefined || wasUnder ? [] : [{ field: 'reason', message: `${under.message} Add what is missing, or write why not.` }];
+  return under === undefined || wasUnder ? [] : [faultAt('reason', checkSays('add-what-is-missing', { why: under }))];
 }
-
-const round = (g: number): number => Number(g.toFixed(1));
 
 function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === draft.replaces || entry.corrections.some((correction) => correction.id === draft.replaces));
-  if (target === undefined || target.kind !== 'done') return [{ field: 'replaces', message: 'There is no such entry to correct.' }];
+  if (target === undefined || target.kind !== 'done') return [faultAt('replaces', checkSays('nothing-to-correct'))];
   const shared = sharedFault(record, target.id);
   if (shared !== null) return [shared];
-  const reason = reasonFault(draft.reason, REASON_LENGTH, 'Write what was wrong with it.');
+  const reason = reasonFault(draft.reason, REASON_LENGTH, checkSays('what-was-wrong'));
   const without = replay(withoutAct(record, target), now);
   const [step, open] = [state.step(target.stepId), without.step(target.stepId)];
-  if (step === null || open === null) return [{ field: 'replaces', message: 'This batch has no such step.' }];
+  if (step === null || open === null) return [faultAt('replaces', checkSays('no-such-step'))];
   const faults = [...reason, ...orderFaults({ ...open, closing: null }, state, at), ...valueFaults(step.spec, state, record, piecesAt(state, at), draft)];
   if (faults.length > 0) return faults;
   // What is true can always be written: it is judged anew, and opens what it must.
@@ -408,22 +372,19 @@ function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract
 function sharedFault({ entries, origin }: BatchRecord, id: string): EntryFault | null {
   if (origin === undefined) return null;
   const entry = entries.find((one) => one.id === id);
-  return entry !== undefined && entry.seq <= origin.sharedEntries
-    ? { field: 'replaces', message: `That was written for ${origin.code}, which this was cut from: put it right there, and it is right here, too.` }
-    : null;
+  return entry !== undefined && entry.seq <= origin.sharedEntries ? faultAt('replaces', checkSays('shared-with', { code: origin.code })) : null;
 }
 
 function withdrawalFault(record: BatchRecord, state: BatchState, replaces: string, now: number): EntryFault[] {
   const target = state.standing.find((entry) => entry.id === replaces);
   const shared = sharedFault(record, replaces);
   if (shared !== null) return [shared];
-  if (target === undefined) return [{ field: 'replaces', message: 'There is no such entry to take back.' }];
+  if (target === undefined) return [faultAt('replaces', checkSays('nothing-to-take-back'))];
   if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot') return [];
-  if (target.kind === 'pieces')
-    return target.event.act === 'split' ? [{ field: 'replaces', message: 'The other part is a batch of its own by now: that cannot be taken back.' }] : [];
+  if (target.kind === 'pieces') return target.event.act === 'split' ? [faultAt('replaces', checkSays('part-stands-alone'))] : [];
   if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
   const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
-  return built === undefined ? [] : [{ field: 'entry', message: `${built.spec.title} was logged after it. Correct the entry instead.` }];
+  return built === undefined ? [] : [faultAt('entry', checkSays('built-upon', { step: titleOf(built.spec) }))];
 }
 
 const hasReason = (reason: string | undefined): boolean => reason !== undefined && reason.trim().length >= REASON_LENGTH;

@@ -1,10 +1,11 @@
 import { InputError } from '../inputError.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 import type { BatchRecord } from '../batch/batchState.js';
-import type { EntryFault, EntryDraft } from '../log/entryFault.js';
+import { faultAt, type EntryFault, type EntryDraft } from '../log/entryFault.js';
+import type { Message } from '../say/message.js';
 
-export function reasonFault(reason: string | undefined, length: number, message: string): EntryFault[] {
-  return reason !== undefined && reason.trim().length >= length ? [] : [{ field: 'reason', message }];
+export function reasonFault(reason: string | undefined, length: number, said: Message): EntryFault[] {
+  return reason !== undefined && reason.trim().length >= length ? [] : [faultAt('reason', said)];
 }
 
 /** The record as it would be with the entry written. */
@@ -25,6 +26,6 @@ export function attempt<T>(work: () => T, field?: string): { value: T } | { faul
     return { value: work() };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { fault: { field: field ?? error.field, message: error.message } };
+    return { fault: faultAt(field ?? error.field, error.said) };
   }
 }

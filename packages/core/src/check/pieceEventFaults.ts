@@ -1,5 +1,7 @@
 import { numberFault } from '../units/require.js';
-import type { EntryFault } from '../log/entryFault.js';
+import { faultAt, type EntryFault } from '../log/entryFault.js';
+import { checkSays } from '../say/english/check.js';
+import type { Message } from '../say/message.js';
 import { piecesAt, type PieceNow } from '../batch/pieces.js';
 import type { BatchState } from '../batch/batchState.js';
 import { SHAPING_ACTS, type PieceEvent } from '../log/pieceEvent.js';
@@ -11,39 +13,35 @@ const OF_GREEN = { low: 0.3, high: 1.35 } as const;
 
 /** What is wrong with an event before it is written; an empty answer means that it may be. */
 export function pieceEventFaults(event: PieceEvent, state: BatchState, at: number): EntryFault[] {
-  if (typeof event !== 'object' || (event as unknown) === null) return [{ field: 'event', message: 'What happened to the piece?' }];
+  if (typeof event !== 'object' || (event as unknown) === null) return [faultAt('event', checkSays('what-happened-to-piece'))];
   const here = piecesAt(state, at);
   const piece = here.find(({ code }) => code === event.piece);
-  if (piece === undefined) return [{ field: 'event.piece', message: 'This batch has no such piece, or it has left it.' }];
+  if (piece === undefined) return [faultAt('event.piece', checkSays('piece-gone'))];
   switch (event.act) {
     case 'split':
       return splitFaults(event, piece, state, at);
     case 'joined':
-      if (event.to === event.piece || !here.some(({ code }) => code === event.to))
-        return [{ field: 'event.to', message: 'Tied to which other piece of this batch?' }];
+      if (event.to === event.piece || !here.some(({ code }) => code === event.to)) return [faultAt('event.to', checkSays('tied-to-which'))];
       return [];
     case 'dropped':
-      return here.length > 1 ? [] : [{ field: 'event.piece', message: 'That is the last piece: throw the batch away instead.' }];
+      return here.length > 1 ? [] : [faultAt('event.piece', checkSays('last-piece'))];
     default:
-      if (!(SHAPING_ACTS as readonly string[]).includes(event.act)) return [{ field: 'event.act', message: 'That is nothing that is done to a piece.' }];
-      return [...weightFault('event.offG', 'What was cut away', event.offG), ...weighsFault(event.weighsG, piece)];
+      if (!(SHAPING_ACTS as readonly string[]).includes(event.act)) return [faultAt('event.act', checkSays('no-act-on-piece'))];
+      return [...weightFault('event.offG', checkSays('cut-away'), event.offG), ...weighsFault(event.weighsG, piece)];
   }
 }
 
 function splitFaults(event: Extract<PieceEvent, { act: 'split' }>, piece: PieceNow, state: BatchState, at: number): EntryFault[] {
-  if (typeof event.to !== 'string' || !/^[0-9a-f-]{36}$/.test(event.to)) return [{ field: 'event.to', message: 'The other part needs to be a batch.' }];
-  const faults = [...weightFault('event.staysG', 'What stays', event.staysG, true), ...weightFault('event.goesG', 'What goes', event.goesG, true)];
+  if (typeof event.to !== 'string' || !/^[0-9a-f-]{36}$/.test(event.to)) return [faultAt('event.to', checkSays('part-is-no-batch'))];
+  const faults = [
+    ...weightFault('event.staysG', checkSays('what-stays'), event.staysG, true),
+    ...weightFault('event.goesG', checkSays('what-goes'), event.goesG, true),
+  ];
   if (faults.length > 0) return faults;
-  if (inTheBrine(state, at))
-    return [{ field: 'entry', message: 'It lies in the brine: cut it before it goes in, or when it is pulled. Two parts would cure at two speeds.' }];
+  if (inTheBrine(state, at)) return [faultAt('entry', checkSays('lies-in-brine'))];
   const share = (event.staysG + event.goesG) / piece.greenG;
   if (share < OF_GREEN.low || share > OF_GREEN.high)
-    return [
-      {
-        field: 'event.goesG',
-        message: `Together that is ${Math.round(event.staysG + event.goesG)} g of a piece of ${Math.round(piece.greenG)} g green. Look at the unit and weigh again.`,
-      },
-    ];
+    return [faultAt('event.goesG', checkSays('parts-off', { togetherG: event.staysG + event.goesG, greenG: piece.greenG }))];
   return [];
 }
 
@@ -53,17 +51,16 @@ function inTheBrine({ closedAt }: BatchState, at: number): boolean {
   return inAt !== null && at >= inAt && (outAt === null || at < outAt);
 }
 
-function weightFault(field: string, name: string, g: unknown, isNeeded = false): EntryFault[] {
+function weightFault(field: string, what: Message, g: unknown, isNeeded = false): EntryFault[] {
   if (g === undefined && !isNeeded) return [];
-  if (typeof g !== 'number' || !Number.isFinite(g)) return [{ field, message: `${name}: a weight is missing.` }];
-  const fault = numberFault(g, isNeeded ? { ...WEIGHT, min: LEAST_G } : WEIGHT);
-  return fault === null ? [] : [{ field, message: `${name} ${fault}.` }];
+  if (typeof g !== 'number' || !Number.isFinite(g)) return [faultAt(field, checkSays('weight-missing', { what }))];
+  const fault = numberFault(g, isNeeded ? { ...WEIGHT, min: LEAST_G } : WEIGHT, what);
+  return fault === null ? [] : [faultAt(field, fault)];
 }
 
 function weighsFault(g: number | undefined, { greenG }: PieceNow): EntryFault[] {
-  const fault = weightFault('event.weighsG', 'Its weight', g);
+  const fault = weightFault('event.weighsG', checkSays('its-weight'), g);
   if (fault.length > 0 || g === undefined) return fault;
-  if (g < greenG * OF_GREEN.low || g > greenG * OF_GREEN.high)
-    return [{ field: 'event.weighsG', message: `${Math.round(g)} g is far from the ${Math.round(greenG)} g before. Look at the unit and weigh again.` }];
+  if (g < greenG * OF_GREEN.low || g > greenG * OF_GREEN.high) return [faultAt('event.weighsG', checkSays('far-from-before', { g, beforeG: greenG }))];
   return [];
 }

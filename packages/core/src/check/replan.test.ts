@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '../clock/spans.js';
 import { checkEntry } from './checkEntry.js';
 import type { EntryDraft } from '../log/entryFault.js';
 import type { LogEntry } from '../log/logEntry.js';
@@ -9,7 +10,7 @@ import { usualDesign } from '../recipes/usualDesign.js';
 import { loggedFrom } from '../testing/logged.js';
 
 const START = '2026-10-05T07:00:00.000Z';
-const ms = (hours: number) => Date.parse(START) + hours * 3_600_000;
+const ms = (hours: number) => Date.parse(START) + hours * HOUR_MS;
 const at = (hours: number) => new Date(ms(hours)).toISOString();
 
 const record = (entries: LogEntry[] = []): BatchRecord => ({
@@ -41,7 +42,7 @@ describe('a plan that is changed on the way', () => {
     const before = replay(record(BEGUN), ms(5));
     const after = replay(record([...BEGUN, replanned(4, { cureDays: 16 }, 5)]), ms(5));
     const due = (state: typeof before, id: string) => state.steps.find((step) => step.spec.id === id)?.dueAt ?? 0;
-    expect(due(after, 'pull') - due(before, 'pull')).toBe(2 * 86_400_000);
+    expect(due(after, 'pull') - due(before, 'pull')).toBe(2 * DAY_MS);
     expect(after.steps.filter(({ closing }) => closing !== null)).toHaveLength(3);
     expect(after.steps.some((step) => step.spec.id === 'turn-15')).toBe(true);
   });
@@ -104,9 +105,9 @@ describe('a plan that is changed on the way', () => {
     const move = (stepAt: Record<string, string>) => faults(record([...BEGUN, ...turned(6)]), { stepAt }, 150);
     // The meat went in at hour 4; a loin lies 7 to 24 days.
     expect(move({ pull: at(4 + 24 * 9) })).toEqual([]);
-    expect(move({ pull: at(4 + 24 * 6.5) })).toEqual([expect.stringMatching(/not sooner than 7 days after meat in/)]);
-    expect(move({ pull: at(4 + 24 * 25) })).toEqual([expect.stringMatching(/not later than 24 days after meat in/)]);
-    expect(move({ rack: at(4 + 24 * 20) })).toEqual([expect.stringMatching(/not later than .* after out of the water/)]);
+    expect(move({ pull: at(4 + 24 * 6.5) })).toEqual([expect.stringMatching(/not sooner than 7 days after “Meat in”/)]);
+    expect(move({ pull: at(4 + 24 * 25) })).toEqual([expect.stringMatching(/not later than 24 days after “Meat in”/)]);
+    expect(move({ rack: at(4 + 24 * 20) })).toEqual([expect.stringMatching(/not later than .* after “Out of the water”/)]);
     expect(move({ 'turn-2': at(200) })).toEqual([expect.stringMatching(/is done already/)]);
     expect(move({ nothing: at(200) })).toEqual([expect.stringMatching(/no such step/)]);
     expect(move({ pull: 'soon' })).toEqual([expect.stringMatching(/new time is none/)]);
@@ -128,9 +129,9 @@ describe('a plan that is changed on the way', () => {
       (replay(record(of), ms(now)).steps.find((step) => step.spec.id === id)?.dueAt ?? 0 - ms(0)) - ms(0);
     const late = [...dry, planned, done(8, 'soak-out', 342.5, { taste: 'right' }), done(9, 'rack', 349, {})];
     // On the rack at 349: four hours at least, whatever was planned.
-    expect(due(late, 349, 'pellicle')).toBe(353 * 3_600_000);
+    expect(due(late, 349, 'pellicle')).toBe(353 * HOUR_MS);
     const on = [...late, done(10, 'pellicle', 355, { surface: 'tacky' }), done(11, 'light', 356, {}), done(12, 'meat-on', 363, { chamberC: 90, coreC: 5 })];
-    expect(due(on, 363, 'raise')).toBe(365.5 * 3_600_000);
+    expect(due(on, 363, 'raise')).toBe(365.5 * HOUR_MS);
   });
 
   test('a plan that was shortened on the way does not excuse a pull before the shortest days', () => {

@@ -1,6 +1,11 @@
+import { HOUR_MS, DAY_MS } from '../clock/spans.js';
 import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
 import { attempt, withDraft, withoutAct } from './entryDraft.js';
-import type { EntryDraft, EntryFault } from '../log/entryFault.js';
+import { faultAt, type EntryDraft, type EntryFault } from '../log/entryFault.js';
+import { checkSays } from '../say/english/check.js';
+import type { Message } from '../say/message.js';
+import type { Quantity } from '../say/quantity.js';
+import { titleOf } from '../steps/titleOf.js';
 import { MIX_STEPS } from '../steps/mixSteps.js';
 import { requireProgram } from '../recipes/cookProgram.js';
 import { slowSmokeFault } from '../batch/slowSmoke.js';
@@ -24,19 +29,17 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
   const asked = named(draft.changes);
   const isClosed = (id: SingleStepId) => state.closing(id) !== null;
   if (asked.some((name) => !LATE_CHANGES.includes(name)) && Object.values(MIX_STEPS).some(isClosed)) {
-    return [{ field: 'entry', message: 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.' }];
+    return [faultAt('entry', checkSays('brine-is-mixed'))];
   }
   // A pump so small that its pickle cannot be made is refused here, not found out later.
   const pumped = attempt(() => schooled(record, state, draft, now), 'changes.pumpPercent');
   if ('fault' in pumped) return [pumped.fault];
   const moved = stepAtFaults(record, pumped.value, draft.changes, now);
   if (moved.length > 0) return moved;
-  if (asked.includes('startsAt') && state.steps.some((step) => step.closing !== null))
-    return [{ field: 'entry', message: 'The work on it has begun: when the meat comes on is settled.' }];
-  if (asked.some((name) => !AFTER_PULL.includes(name)) && isClosed('pull'))
-    return [{ field: 'entry', message: 'It is pulled: the cure cannot be planned anew.' }];
-  if (asked.includes('soakMin') && isClosed('soak-out')) return [{ field: 'entry', message: 'The soak is over: it cannot be planned anew.' }];
-  if (asked.includes('program') && isClosed('core')) return [{ field: 'entry', message: 'It is off the fire: its program is over.' }];
+  if (asked.includes('startsAt') && state.steps.some((step) => step.closing !== null)) return [faultAt('entry', checkSays('work-has-begun'))];
+  if (asked.some((name) => !AFTER_PULL.includes(name)) && isClosed('pull')) return [faultAt('entry', checkSays('is-pulled'))];
+  if (asked.includes('soakMin') && isClosed('soak-out')) return [faultAt('entry', checkSays('soak-is-over'))];
+  if (asked.includes('program') && isClosed('core')) return [faultAt('entry', checkSays('off-the-fire'))];
   const uncured =
     draft.changes.program === undefined
       ? null
@@ -45,7 +48,7 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
           state.cured.every(({ isCured }) => isCured),
           state.pieces,
         );
-  if (uncured !== null) return [{ field: 'changes.program', message: uncured }];
+  if (uncured !== null) return [faultAt('changes.program', uncured)];
   return futureFaults(state, withDraft(record, draft), now);
 }
 
@@ -62,16 +65,15 @@ function stepAtFaults(record: BatchRecord, state: BatchState, { stepAt = {} }: D
   const at = (id: PlannedStepId) => Date.parse(stepAt[id] ?? '');
   for (const id of Object.keys(stepAt) as PlannedStepId[]) {
     const step = state.step(id);
-    if (step === null) return [{ field: 'changes.stepAt', message: 'This batch has no such step.' }];
-    if (step.closing !== null) return [{ field: 'changes.stepAt', message: `${step.spec.title} is done already: it does not move.` }];
-    if (Math.abs(at(id) - step.dueAt) > 366 * 86_400_000) return [{ field: 'changes.stepAt', message: 'More than a year away: look at the date.' }];
+    if (step === null) return [faultAt('changes.stepAt', checkSays('no-such-step'))];
+    if (step.closing !== null) return [faultAt('changes.stepAt', checkSays('done-already', { step: titleOf(step.spec) }))];
+    if (Math.abs(at(id) - step.dueAt) > 366 * DAY_MS) return [faultAt('changes.stepAt', checkSays('a-year-away'))];
     const limit = limitFault(record, state, step, at(id), now, (other) => (stepAt[other] === undefined ? null : at(other)));
-    if (limit !== null) return [{ field: 'changes.stepAt', message: limit }];
+    if (limit !== null) return [faultAt('changes.stepAt', limit)];
   }
   return [];
 }
 
-const HOUR_MS = 3_600_000;
 /** Plans are made to the quarter of an hour. */
 const SLACK_MS = 900_000;
 
@@ -83,18 +85,18 @@ function limitFault(
   at: number,
   now: number,
   movedTo: (stepId: PlannedStepId) => number | null,
-): string | null {
+): Message | null {
   const anchor = spec.after.step === 'start' ? null : stepAt(spec.after.step);
   if (anchor === null) return null;
   const from = anchor.closing === null ? (movedTo(anchor.spec.id) ?? anchor.dueAt) : Date.parse(anchor.closing.at);
   const { leastH: least, mostH: most } = gapLimits(spec, process, design);
-  const words = (h: number) => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
-  if (at < from + least * HOUR_MS - SLACK_MS) return `${spec.title} not sooner than ${words(least)} after ${anchor.spec.title.toLowerCase()}.`;
+  const span = (h: number): Quantity => (h >= 48 ? { value: Number((h / 24).toFixed(1)), unit: 'days' } : { value: h, unit: 'h' });
+  const between = (h: number) => ({ step: titleOf(spec), span: span(h), anchor: titleOf(anchor.spec) });
+  if (at < from + least * HOUR_MS - SLACK_MS) return checkSays('not-sooner', between(least));
   // How late something is that is overdue nobody knows yet: what follows it may wait for it.
   if (anchor.closing === null && movedTo(anchor.spec.id) === null && anchor.dueAt < now) return null;
   // What is late already cannot be on time: it is only not put off further.
-  if (at > Math.max(from + most * HOUR_MS, stepAt(spec.id)?.dueAt ?? 0) + SLACK_MS)
-    return `${spec.title} not later than ${words(most)} after ${anchor.spec.title.toLowerCase()}.`;
+  if (at > Math.max(from + most * HOUR_MS, stepAt(spec.id)?.dueAt ?? 0) + SLACK_MS) return checkSays('not-later', between(most));
   return null;
 }
 
@@ -102,7 +104,7 @@ function limitFault(
 export function withdrawnPlanFaults(record: BatchRecord, state: BatchState, target: StandingEntry & { kind: 'replanned' }, now: number): EntryFault[] {
   const mixed = Object.values(MIX_STEPS).some((id) => state.closing(id) !== null);
   if (mixed && named(target.changes).some((name) => !LATE_CHANGES.includes(name))) {
-    return [{ field: 'entry', message: 'The brine is mixed by this plan: it cannot be taken back.' }];
+    return [faultAt('entry', checkSays('mixed-by-this-plan'))];
   }
   return futureFaults(state, withoutAct(record, target), now);
 }
@@ -113,7 +115,7 @@ function futureFaults(state: BatchState, other: BatchRecord, now: number): Entry
   if ('fault' in tried) return [tried.fault];
   const after = tried.value;
   const lost = state.steps.find((step) => step.closing !== null && !after.steps.some((kept) => kept.spec.id === step.spec.id));
-  if (lost !== undefined) return [{ field: 'entry', message: `${lost.spec.title} is logged already: the plan cannot be so short.` }];
+  if (lost !== undefined) return [faultAt('entry', checkSays('plan-too-short', { step: titleOf(lost.spec) }))];
   const stop = after.findings.find((finding) => finding.level === 'stop' && !state.findings.some((known) => known.code === finding.code));
-  return stop === undefined ? [] : [{ field: 'entry', message: stop.message }];
+  return stop === undefined ? [] : [faultAt('entry', stop)];
 }

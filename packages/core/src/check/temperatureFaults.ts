@@ -1,7 +1,9 @@
 import { brineFreezesC, temperatureFault, type Situation, type TemperatureOf } from '../safety/temperatureBounds.js';
 import { MIX_STEPS } from '../steps/mixSteps.js';
 import { cookPhases } from '../recipes/cookProgram.js';
-import type { EntryFault } from '../log/entryFault.js';
+import { faultAt, type EntryFault } from '../log/entryFault.js';
+import { checkSays } from '../say/english/check.js';
+import type { Message } from '../say/message.js';
 import type { Process } from '../recipes/process.js';
 import type { BatchState } from '../batch/batchState.js';
 import type { StepInput, StepSpec } from '../steps/step.js';
@@ -20,11 +22,11 @@ export function readOf(spec: StepSpec, input: Extract<StepInput, { kind: 'temper
 }
 
 /** A temperature that cannot be of what it was read of: refused; or is unlikely: asked about, and kept with a reason. */
-export function temperatureFaults(field: string, label: string, C: number, of: TemperatureOf, situation: Situation, hasReason: boolean): EntryFault[] {
+export function temperatureFaults(field: string, label: Message, C: number, of: TemperatureOf, situation: Situation, hasReason: boolean): EntryFault[] {
   const fault = temperatureFault(C, of, situation);
   if (fault === null || (fault.code === 'unlikely' && hasReason)) return [];
-  const asked = { field, message: `${label}: ${fault.message}`, temperature: fault };
-  return fault.code === 'unlikely' ? [asked, { field: 'reason', message: 'If it is so, write how you know.' }] : [asked];
+  const asked = { ...faultAt(field, checkSays('at-input', { input: label, fault: fault.said })), temperature: fault };
+  return fault.code === 'unlikely' ? [asked, faultAt('reason', checkSays('how-known'))] : [asked];
 }
 
 /** What is known around a step: its brine, what its chamber is set to, the hottest that the fire was. */

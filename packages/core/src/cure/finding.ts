@@ -1,8 +1,8 @@
+import type { Message } from '../say/message.js';
+
 /** Something the cook must know: `stop` means that people get hurt, `warn` asks for thought, `note` informs. */
-export interface Finding {
+export interface Finding extends Message {
   level: 'stop' | 'warn' | 'note';
-  code: string;
-  message: string;
 }
 
 const RANK = { stop: 0, warn: 1, note: 2 };

@@ -1,3 +1,4 @@
+import { cureSays } from '../say/english/cure.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { PRODUCTS, type Product, productOf } from '../products/product.js';
@@ -34,8 +35,8 @@ const ROUNDING_PPM = 1e-6;
  */
 export function judgeNitrite(p: JudgeNitriteParams): NitriteJudgement {
   requireNumber('ppm', p.ppm, { min: 0, unit: 'ppm' });
-  if (!PRODUCTS.includes(p.product)) throw new InputError('product', `"${String(p.product)}" is not a product that is known here.`);
-  if (!['pumped', 'immersion', 'dry'].includes(p.method)) throw new InputError('method', `"${String(p.method)}" is not a way of curing.`);
+  if (!PRODUCTS.includes(p.product)) throw new InputError('product', cureSays('unknown-product', { product: String(p.product) }));
+  if (!['pumped', 'immersion', 'dry'].includes(p.method)) throw new InputError('method', cureSays('unknown-method', { method: String(p.method) }));
   const rules = rulesOf(p.ruleSet, p.house);
   const limit = nitriteLimit(rules, p.product, p.method, p.skinOn ?? false);
   const floor = Math.min(productOf(p.product).limits === 'belly' ? (rules.bellyFloor ?? rules.floor) : rules.floor, limit);
@@ -46,10 +47,10 @@ export function judgeNitrite(p: JudgeNitriteParams): NitriteJudgement {
 /** The limits behind an id. @throws InputError when it is unknown, or `house` without limits */
 export function rulesOf(id: RuleSetId, house?: RuleSet): RuleSet {
   if (id !== 'house') {
-    if (!Object.hasOwn(RULE_SETS, id)) throw new InputError('ruleSet', `"${String(id)}" is not a rule set that is known here.`);
+    if (!Object.hasOwn(RULE_SETS, id)) throw new InputError('ruleSet', cureSays('unknown-rule-set', { ruleSet: String(id) }));
     return RULE_SETS[id];
   }
-  if (house === undefined) throw new InputError('house', 'A house rule set needs its own limits.');
+  if (house === undefined) throw new InputError('house', cureSays('house-without-limits'));
   for (const key of ['limit', 'bellyLimit', 'dryLimit', 'dryBellyLimit', 'floor'] as const) {
     requireNumber(`house.${key}`, house[key], { above: 0, max: 2000, unit: 'ppm' });
   }

@@ -1,4 +1,5 @@
 import type { CureMix } from '../ingredients/cureMix.js';
+import { cureSays } from '../say/english/cure.js';
 import type { Finding } from './finding.js';
 import { productOf, type Product } from '../products/product.js';
 
@@ -7,41 +8,22 @@ const isDilute = (mix: CureMix): boolean => mix.nitritePercent > 0 && mix.nitrit
 
 /** From so much on it is no kitchen cure, % [T]. */
 const STRONGEST_PERCENT = 10;
-/** Labels as they are sold: curing salts, and cures to be weighed by the gram [T]. */
-const isKnownClass = ({ nitritePercent: percent }: CureMix): boolean => (percent >= 0.4 && percent <= 0.9) || (percent >= 5 && percent <= 7);
+/** Labels as they are sold, % nitrite: curing salts, and cures to be weighed by the gram [T]. */
+const KNOWN = { curing: { low: 0.4, high: 0.9 }, cure: { low: 5, high: 7 } } as const;
+const isKnownClass = ({ nitritePercent: percent }: CureMix): boolean => Object.values(KNOWN).some(({ low, high }) => percent >= low && percent <= high);
 
 /** What is wrong with a mix for a product and a way of curing, whatever the dose (docs/science.md, “Cures”). */
 export function mixFindings(mix: CureMix, product: Product, pumps: boolean): Finding[] {
   const found: Finding[] = [];
-  if (mix.nitratePercent > 0 && productOf(product).isBacon) {
-    found.push({ level: 'stop', code: 'nitrate-bacon', message: `${mix.name} holds nitrate, which no bacon may have. Take cure #1.` });
-  } else if (mix.nitratePercent > 0 && !isDilute(mix)) {
-    const message = `${mix.name} holds nitrate, which is for long dry cures: in a wet cure of days it does not turn into nitrite in time. Take cure #1.`;
-    found.push({ level: 'stop', code: 'nitrate-short', message });
-  } else if (mix.nitratePercent > 0) {
-    found.push({
-      level: 'warn',
-      code: 'nitrate',
-      message: `${mix.name} holds nitrate as well. It is dosed by its label and by nothing else; never for bacon.`,
-    });
-  }
-  if (mix.nitritePercent >= STRONGEST_PERCENT && mix.nitritePercent < 50) {
-    const message = `A label of ${mix.nitritePercent} % nitrite is no kitchen cure: those have 0.4 to 0.9 % or 5 to 7 %. Read the label again; do not weigh this.`;
-    found.push({ level: 'stop', code: 'strong-label', message });
-  } else if (mix.nitritePercent > 0 && mix.nitritePercent < STRONGEST_PERCENT && !isKnownClass(mix)) {
-    const message = `A label of ${mix.nitritePercent} % nitrite is unusual: cures have 0.4 to 0.9 % or 5 to 7 %. Read the label again before anything is weighed.`;
-    found.push({ level: 'warn', code: 'odd-label', message });
-  }
-  if (mix.nitritePercent >= 50) {
-    const message = 'Pure sodium nitrite is a poison by the gram and is not weighed in a kitchen. Take a cure that is mixed with salt and dyed.';
-    found.push({ level: 'stop', code: 'pure-nitrite', message });
-  }
-  if (pumps && mix.mayPump === false) {
-    found.push({
-      level: 'stop',
-      code: 'may-not-pump',
-      message: `The label of ${mix.name} does not let it be pumped. Cover with it, or take cure #1 for the needle.`,
-    });
-  }
+  const named = { mix: mix.name };
+  if (mix.nitratePercent > 0 && productOf(product).isBacon) found.push({ level: 'stop', ...cureSays('nitrate-bacon', named) });
+  else if (mix.nitratePercent > 0 && !isDilute(mix)) found.push({ level: 'stop', ...cureSays('nitrate-short', named) });
+  else if (mix.nitratePercent > 0) found.push({ level: 'warn', ...cureSays('nitrate', named) });
+  const label = { percent: mix.nitritePercent, curing: cureSays('percent-range', KNOWN.curing), cure: cureSays('percent-range', KNOWN.cure) };
+  if (mix.nitritePercent >= STRONGEST_PERCENT && mix.nitritePercent < 50) found.push({ level: 'stop', ...cureSays('strong-label', label) });
+  else if (mix.nitritePercent > 0 && mix.nitritePercent < STRONGEST_PERCENT && !isKnownClass(mix))
+    found.push({ level: 'warn', ...cureSays('odd-label', label) });
+  if (mix.nitritePercent >= 50) found.push({ level: 'stop', ...cureSays('pure-nitrite') });
+  if (pumps && mix.mayPump === false) found.push({ level: 'stop', ...cureSays('may-not-pump', named) });
   return found;
 }

@@ -65,5 +65,5 @@ export interface NitriteFigures {
   /** the other figures, which bound it */
   others: Figure[];
   /** the lowest piece by the pumped method, where pieces are pumped */
-  lowestPumped: Figure | null;
+  lowestPumped: (Figure & { piece?: string }) | null;
 }

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
-import { convert, unitKind, type Unit } from '../units/convert.js';
+import { convert, unitKind } from '../units/convert.js';
+import type { Unit } from '../measures/unit.js';
 import { requireNumber } from '../units/require.js';
 import { MEASURE_WEIGHTS, type Ingredient, type MeasureWeights } from './ingredient.js';
 

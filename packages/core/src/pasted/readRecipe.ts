@@ -1,5 +1,6 @@
 import type { CureMix } from '../ingredients/cureMix.js';
-import { convert, type Unit } from '../units/convert.js';
+import { convert } from '../units/convert.js';
+import type { Unit } from '../measures/unit.js';
 import { AMOUNT, amountsOf, amountWords, RATE, withoutLabels, type Amount } from './readAmount.js';
 import type { RecipeLine } from './recipeLine.js';
 import { LONGEST_LINE, segmentsOf } from './recipeSegments.js';

@@ -1,7 +1,8 @@
 import { CURE_MIXES, type CureMix } from '../ingredients/cureMix.js';
 import { MEASURE_WEIGHTS } from '../ingredients/ingredient.js';
 import { measureToGrams } from '../ingredients/measureToGrams.js';
-import { unitKind, type Unit } from '../units/convert.js';
+import { unitKind } from '../units/convert.js';
+import type { Unit } from '../measures/unit.js';
 import { exactly, scaled, type Measured } from '../units/measured.js';
 import { requireNumber } from '../units/require.js';
 

@@ -1,4 +1,4 @@
-import type { Unit } from '../units/convert.js';
+import type { Unit } from '../measures/unit.js';
 
 /** What is asked about a recipe before it can be judged: never guessed. */
 export type QuestionId = 'gallon' | 'spoons' | 'spoon-size' | 'salt' | 'coarse-salt' | 'cure' | 'pink-salt' | 'comma';

@@ -1,3 +1,4 @@
+import { asWritten } from '../say/asWritten.js';
 import fc from 'fast-check';
 import { comeUp } from '../safety/comeUpHours.js';
 import type { TimedReading } from '../safety/coreReadings.js';
@@ -106,7 +107,7 @@ describe('core alarms on constructed curves', () => {
     expect(stall?.sinceS).toBeGreaterThan(11_000);
     expect(stall?.sinceS).toBeLessThan(13_000);
     expect(stall?.untilS).toBeGreaterThan(18_000);
-    expect(stall?.order).toMatch(/wrap it/);
+    expect(stall?.order.message).toMatch(/wrap it/);
   });
 
   test('no stall near the chamber’s own temperature, nor below the range of it', () => {
@@ -123,14 +124,14 @@ describe('core alarms on constructed curves', () => {
 
   test('silence: five minutes without a word from a probe that spoke each minute', () => {
     const readings = every(0, 3600, () => 50);
-    expect(silence('A', 'The probe', readings, 3600 + 239)).toEqual([]);
-    expect(kinds(silence('A', 'The probe', readings, 3600 + 241))).toEqual(['no-data']);
-    expect(silence('A', 'The probe', [], 9000)).toEqual([]);
+    expect(silence('A', asWritten('The probe'), readings, 3600 + 239)).toEqual([]);
+    expect(kinds(silence('A', asWritten('The probe'), readings, 3600 + 241))).toEqual(['no-data']);
+    expect(silence('A', asWritten('The probe'), [], 9000)).toEqual([]);
     // One that speaks each ten minutes may take half an hour.
     expect(
       silence(
         'A',
-        'The probe',
+        asWritten('The probe'),
         every(0, 7200, () => 50, 600),
         7200 + 1700,
       ),

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { pieceReleases } from './pieceReleases.js';
 import { ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
@@ -10,7 +11,7 @@ import type { BatchRecord } from '../batch/batchState.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
 const { done, entries, pit } = onTheFire(START);
-const ms = (hours: number) => START + hours * 3_600_000;
+const ms = (hours: number) => START + hours * HOUR_MS;
 /** A loin that is smoked and finished sealed in water. */
 function inTheBath(log: LogEntry[]): BatchRecord {
   const record = loinFrom(START)([...entries, ...log]);

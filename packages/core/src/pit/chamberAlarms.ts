@@ -1,3 +1,6 @@
+import type { Message } from '../say/message.js';
+import { pitSays } from '../say/english/pit.js';
+import { HOUR_S } from '../clock/spans.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 
 /** Something at the pit that somebody must hear. Times in s after the meat went on. */
@@ -13,8 +16,8 @@ export interface PitAlarm {
   untilS: number | null;
   level: 'danger' | 'caution' | 'news';
   /** the fact, then the order */
-  fact: string;
-  order: string;
+  fact: Message;
+  order: Message;
 }
 
 /** The chamber may lie so far beside its program, °C, for so long, before somebody is called, s [M]. */
@@ -57,8 +60,8 @@ function doors(chamber: readonly TimedReading[]): PitAlarm[] {
     sinceS: fromS,
     untilS: toS,
     level: 'caution',
-    fact: `The chamber fell to ${round(C)} °C within minutes: the door is open, or the probe hangs outside.`,
-    order: 'Shut it. Each opening costs the time that the chamber needs to come back.',
+    fact: pitSays('door-open', { chamberC: C }),
+    order: pitSays('door-order'),
   }));
 }
 
@@ -73,7 +76,7 @@ function fuelOut(chamber: readonly TimedReading[], plannedC: (s: number) => { C:
       const earlier = chamber.slice(from, i + 1);
       const first = earlier[0];
       if (first === undefined || reading.s - first.s < FUEL_S * 0.8) return null;
-      const fall = ((first.C - reading.C) / (reading.s - first.s)) * 3600;
+      const fall = ((first.C - reading.C) / (reading.s - first.s)) * HOUR_S;
       // A door falls at once; fuel that dies falls step by step.
       const steepest = Math.max(...earlier.slice(1).map(({ s, C }, j) => ((earlier[j]?.C ?? C) - C) / Math.max(1, s - (earlier[j]?.s ?? s - 1)))) * 60;
       return fall >= FUEL_FALL_C_PER_H && steepest < DOOR_C / 4 ? true : null;
@@ -86,8 +89,8 @@ function fuelOut(chamber: readonly TimedReading[], plannedC: (s: number) => { C:
     sinceS: fromS,
     untilS: toS,
     level: 'danger',
-    fact: `The chamber falls without a door and is at ${round(C)} °C: the fuel is running out.`,
-    order: 'Add fuel now, let it burn clean, then close up. The hours of come-up go on counting.',
+    fact: pitSays('fuel-out', { chamberC: C }),
+    order: pitSays('fuel-order'),
   }));
 }
 
@@ -109,8 +112,8 @@ function drifts(chamber: readonly TimedReading[], plannedC: (s: number) => { C: 
       sinceS: from.s,
       untilS,
       level: 'caution',
-      fact: `The chamber is ${round(Math.abs(off))} °C ${off < 0 ? 'under' : 'over'} its program, for ${Math.round((last.s - from.s) / 60)} min.`,
-      order: off < 0 ? 'Look at fuel, vents and door; or change the program to what it holds.' : 'Close the vents, or change the program to what it holds.',
+      fact: pitSays(off < 0 ? 'drift-under' : 'drift-over', { offC: Math.abs(off), min: (last.s - from.s) / 60 }),
+      order: pitSays(off < 0 ? 'drift-under-order' : 'drift-over-order'),
     });
   };
   chamber.forEach((reading, i) => {

@@ -1,3 +1,5 @@
+import { pitSays } from '../say/english/pit.js';
+import { HOUR_S } from '../clock/spans.js';
 import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import type { CookPhase } from '../heat/cookPhase.js';
 import { lastWeightG } from '../batch/batchFacts.js';
@@ -178,8 +180,8 @@ function gateAlarms({ piece, gates, readings, sureByS, growth }: ChillPiece, now
         kind: 'gate',
         sinceS: sureByS - NEAR_S,
         level: 'caution',
-        fact: `Piece ${piece} was last read at ${last.C.toFixed(1)} °C, ${Math.round((nowS - last.s) / 3600)} h ago: nobody knows whether it passes its gate.`,
-        order: 'Read its core now. Not there: into an ice bath in a bag, or split it.',
+        fact: pitSays('gate-unread', { piece, coreC: last.C, h: (nowS - last.s) / HOUR_S }),
+        order: pitSays('gate-order'),
       },
     ];
   return gates.flatMap(({ from, to, limitS, startS, tookS, state }, i): PitAlarm[] => {
@@ -194,8 +196,8 @@ function gateAlarms({ piece, gates, readings, sureByS, growth }: ChillPiece, now
           kind: 'gate',
           sinceS: overS,
           level: 'danger',
-          fact: `Piece ${piece} ${tookS === null ? `is not shown to be at ${to.toFixed(0)} °C` : `came to ${to.toFixed(0)} °C too late`}: from ${from.toFixed(0)} to ${to.toFixed(0)} °C is allowed ${limitS / 3600} h.`,
-          order: `${growthWords(growth)} Write at the gate what was decided, and by whom.`,
+          fact: pitSays(tookS === null ? 'gate-not-shown-at' : 'gate-too-late', { piece, fromC: from, toC: to, limitH: limitS / HOUR_S }),
+          order: pitSays('gate-decide-order', { growth: growthWords(growth) }),
         },
       ];
     if (nowS < overS - NEAR_S) return [];
@@ -205,8 +207,8 @@ function gateAlarms({ piece, gates, readings, sureByS, growth }: ChillPiece, now
         kind: 'gate',
         sinceS: overS - NEAR_S,
         level: 'caution',
-        fact: `Piece ${piece} was last at ${lastC.toFixed(1)} °C, and has ${Math.max(1, Math.round((overS - nowS) / 60))} min left to be at ${to.toFixed(0)} °C.`,
-        order: 'Read its core now. Not there: into an ice bath in a bag, or split it.',
+        fact: pitSays('gate-soon', { piece, coreC: lastC, min: Math.max(1, (overS - nowS) / 60), toC: to }),
+        order: pitSays('gate-order'),
       },
     ];
   });

@@ -1,9 +1,9 @@
+import { HOUR_S } from '../clock/spans.js';
 import fc from 'fast-check';
 import { every } from '../testing/cooked.js';
 import { coldAlarms, coldWatch, WARM_MOST_S } from './coldWatch.js';
 
 const STORE = { id: 'refrigerator', name: 'Refrigerator' };
-const HOUR = 3600;
 
 describe('a refrigerator’s log', () => {
   test('time over 4 °C adds up, between two readings by a straight way; at 4 °C it is cold', () => {
@@ -21,16 +21,16 @@ describe('a refrigerator’s log', () => {
   });
 
   test('six doors of ten minutes are an hour in all, and news to nobody; half an hour at once is told', () => {
-    const doors = every(0, 6 * HOUR, (s) => (s % HOUR < 600 ? 7 : 2));
-    const watch = coldWatch(doors, 0, 6 * HOUR);
+    const doors = every(0, 6 * HOUR_S, (s) => (s % HOUR_S < 600 ? 7 : 2));
+    const watch = coldWatch(doors, 0, 6 * HOUR_S);
     expect(watch.warmS).toBeGreaterThan(5 * 600);
-    expect(coldAlarms(coldWatch(doors, 0, 6 * HOUR - 60), STORE)).toEqual([]);
+    expect(coldAlarms(coldWatch(doors, 0, 6 * HOUR_S - 60), STORE)).toEqual([]);
     const broken = (minutes: number) =>
       coldAlarms(
         coldWatch(
-          every(0, HOUR + minutes * 60, (s) => (s < HOUR ? 2 : 8)),
+          every(0, HOUR_S + minutes * 60, (s) => (s < HOUR_S ? 2 : 8)),
           0,
-          HOUR + minutes * 60,
+          HOUR_S + minutes * 60,
         ),
         STORE,
       );
@@ -47,13 +47,13 @@ describe('a refrigerator’s log', () => {
       );
     expect(warm(WARM_MOST_S).state).toBe('warm');
     expect(warm(WARM_MOST_S + 60).state).toBe('over');
-    expect(coldAlarms(warm(WARM_MOST_S + 60), STORE)).toMatchObject([{ level: 'danger', fact: expect.stringMatching(/4 h 01 in all/) as string }]);
+    expect(coldAlarms(warm(WARM_MOST_S + 60), STORE)).toMatchObject([{ level: 'danger', fact: { message: expect.stringMatching(/4 h 01 in all/) as string } }]);
   });
 
   test('what nobody read is neither cold nor warm: gaps, and the time before the logger hung there', () => {
-    const readings = [...every(1800, 3600, () => 3), ...every(3 * HOUR, 4 * HOUR, () => 3)];
-    expect(coldWatch(readings, 0, 4 * HOUR)).toMatchObject({ unreadS: 1800 + 2 * HOUR, warmS: 0 });
-    expect(coldWatch([], 0, HOUR)).toMatchObject({ unreadS: HOUR, warmestC: null, last: null, state: 'cold' });
+    const readings = [...every(1800, 3600, () => 3), ...every(3 * HOUR_S, 4 * HOUR_S, () => 3)];
+    expect(coldWatch(readings, 0, 4 * HOUR_S)).toMatchObject({ unreadS: 1800 + 2 * HOUR_S, warmS: 0 });
+    expect(coldWatch([], 0, HOUR_S)).toMatchObject({ unreadS: HOUR_S, warmestC: null, last: null, state: 'cold' });
   });
 
   test('two readings five days apart are no log: what lies between them was not read', () => {
@@ -61,20 +61,20 @@ describe('a refrigerator’s log', () => {
       coldWatch(
         [
           { s: 0, C: 3 },
-          { s: 5 * 24 * HOUR, C: 3 },
+          { s: 5 * 24 * HOUR_S, C: 3 },
         ],
         0,
-        5 * 24 * HOUR,
+        5 * 24 * HOUR_S,
       ).unreadS,
-    ).toBe(5 * 24 * HOUR);
+    ).toBe(5 * 24 * HOUR_S);
   });
 
   test('only the time that the meat lay in it counts', () => {
     expect(
       coldWatch(
-        every(0, 8 * HOUR, (s) => (s < 4 * HOUR ? 9 : 2)),
-        4 * HOUR,
-        8 * HOUR,
+        every(0, 8 * HOUR_S, (s) => (s < 4 * HOUR_S ? 9 : 2)),
+        4 * HOUR_S,
+        8 * HOUR_S,
       ).warmS,
     ).toBe(0);
   });

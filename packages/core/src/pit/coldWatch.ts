@@ -1,3 +1,5 @@
+import { pitSays } from '../say/english/pit.js';
+import { HOUR_S } from '../clock/spans.js';
 import { GAP_S, loggerGapS, readingPairs, requireReadings, type TimedReading } from '../safety/coreReadings.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import type { PitAlarm } from './chamberAlarms.js';
@@ -5,7 +7,7 @@ import type { PitAlarm } from './chamberAlarms.js';
 /** Meat that cures, dries or waits lies at this or colder, 40 °F exactly, °C [T]. */
 export const COLD_MOST_C = LIMIT_C.cold;
 /** In all it may be warmer for so long before somebody must decide, s [T: the rule of four hours, common practice]. */
-export const WARM_MOST_S = 4 * 3600;
+export const WARM_MOST_S = 4 * HOUR_S;
 /** A door that is opened warms the air for minutes; longer than this it is told, s [M]. */
 const TOLD_S = 1800;
 
@@ -82,8 +84,8 @@ export function coldAlarms(watch: ColdWatch, store: { id: string; name: string }
         ...base,
         sinceS: overSince(watch),
         level: 'danger',
-        fact: `${store.name} was over ${Math.round(COLD_MOST_C)} °C for ${hours(warmS)} in all while this lay in it.`,
-        order: 'Move what lies in it, and decide with your food-safety plan: throw it away, or write what was decided and by whom.',
+        fact: pitSays('cold-over', { store: store.name, mostC: COLD_MOST_C, ...hours(warmS) }),
+        order: pitSays('cold-over-order'),
       },
     ];
   if (warmSinceS === null || last === null || last.s - warmSinceS < TOLD_S) return [];
@@ -92,8 +94,8 @@ export function coldAlarms(watch: ColdWatch, store: { id: string; name: string }
       ...base,
       sinceS: warmSinceS + TOLD_S,
       level: 'caution',
-      fact: `${store.name} is at ${last.C.toFixed(1)} °C, over ${Math.round(COLD_MOST_C)} °C for ${Math.round((last.s - warmSinceS) / 60)} min.`,
-      order: 'Look at its door and its compressor; put ice around the tubs, or move them.',
+      fact: pitSays('cold-warm', { store: store.name, coldC: last.C, mostC: COLD_MOST_C, min: (last.s - warmSinceS) / 60 }),
+      order: pitSays('cold-warm-order'),
     },
   ];
 }
@@ -101,4 +103,4 @@ export function coldAlarms(watch: ColdWatch, store: { id: string; name: string }
 /** When it came to be too long at the latest: what is warm beyond the limit lies before its last reading. */
 const overSince = ({ last, warmS }: ColdWatch): number => Math.max(0, (last?.s ?? 0) - Math.max(0, warmS - WARM_MOST_S));
 
-const hours = (s: number): string => `${Math.floor(s / 3600)} h ${String(Math.floor((s % 3600) / 60)).padStart(2, '0')}`;
+const hours = (s: number) => ({ h: Math.floor(s / HOUR_S), min: String(Math.floor((s % HOUR_S) / 60)).padStart(2, '0') });

@@ -1,3 +1,6 @@
+import type { Message } from '../say/message.js';
+import { pitSays } from '../say/english/pit.js';
+import { HOUR_S } from '../clock/spans.js';
 import type { TimedReading } from '../safety/coreReadings.js';
 import { COME_UP, type ComeUp } from '../safety/comeUpHours.js';
 import type { PitAlarm } from './chamberAlarms.js';
@@ -43,8 +46,8 @@ export function coreAlarms(core: WatchedCore, chamberAt: (s: number) => number |
       sinceS: near.s,
       untilS: there?.s ?? null,
       level: 'news',
-      fact: `Piece ${piece} is within ${NEAR_C} °C of its ${targetC} °C.`,
-      order: 'Have the instant-read thermometer and a place to rest it ready.',
+      fact: pitSays('near-target', { piece, nearC: NEAR_C, targetC }),
+      order: pitSays('near-order'),
     });
   if (there !== undefined)
     alarms.push({
@@ -53,8 +56,8 @@ export function coreAlarms(core: WatchedCore, chamberAt: (s: number) => number |
       kind: 'reached',
       sinceS: there.s,
       level: 'caution',
-      fact: `Piece ${piece} reads ${targetC} °C.`,
-      order: 'Check it in three places with an instant-read thermometer: the lowest decides.',
+      fact: pitSays('target-reached', { piece, targetC }),
+      order: pitSays('reached-order'),
     });
   if (core.readsHighC > 0 && core.checkedS !== null)
     alarms.push({
@@ -63,8 +66,8 @@ export function coreAlarms(core: WatchedCore, chamberAt: (s: number) => number |
       kind: 'reads-high',
       sinceS: core.checkedS,
       level: 'caution',
-      fact: `The probe of piece ${piece} reads ${core.readsHighC.toFixed(1)} °C higher than the lowest place of the check: it may sit too shallow.`,
-      order: 'Seat it anew, tip in the middle of the thickest part, away from bone, and check again. Until then the lower reading counts.',
+      fact: pitSays('reads-high', { piece, highC: core.readsHighC }),
+      order: pitSays('reads-high-order'),
     });
   return [...alarms, ...stalls(core, chamberAt), ...slowComeUp(core)];
 }
@@ -77,7 +80,7 @@ function stalls({ piece, counted, wrappedS }: WatchedCore, chamberAt: (s: number
     while (j < counted.length - 1 && (counted[j + 1]?.s ?? Infinity) <= reading.s - STALL_S) j += 1;
     const before = counted[j];
     const long = before === undefined ? 0 : reading.s - before.s;
-    const rate = before === undefined || long < STALL_S * 0.8 ? Infinity : ((reading.C - before.C) / long) * 3600;
+    const rate = before === undefined || long < STALL_S * 0.8 ? Infinity : ((reading.C - before.C) / long) * HOUR_S;
     const warmBy = (chamberAt(reading.s) ?? -Infinity) - reading.C;
     const stands = rate < STALL_C_PER_H && reading.C >= STALL_FROM_C && reading.C <= STALL_TO_C && warmBy >= STALL_CHAMBER_C;
     if (stands && open === null && before !== undefined) {
@@ -88,8 +91,8 @@ function stalls({ piece, counted, wrappedS }: WatchedCore, chamberAt: (s: number
         sinceS: before.s,
         untilS: null,
         level: 'news',
-        fact: `Piece ${piece} stands at ${reading.C.toFixed(0)} °C: water that leaves its surface takes as much heat as comes in. It may last an hour or more.`,
-        order: wrappedS === null ? 'Wait, wrap it, or raise the chamber: each of the last two ends it.' : 'It is wrapped already: raise the chamber, or wait.',
+        fact: pitSays('stall', { piece, coreC: reading.C }),
+        order: pitSays(wrappedS === null ? 'stall-order' : 'stall-wrapped-order'),
       };
       found.push(open);
     } else if (!stands && open !== null && rate > STALL_C_PER_H * 1.5) {
@@ -110,14 +113,14 @@ function slowComeUp({ piece, comeUp }: WatchedCore): PitAlarm[] {
       sinceS: comeUp.failedAtS,
       untilS: null,
       level: 'danger',
-      fact: `The core of piece ${piece} was longer than ${COME_UP.mostH} h in all between ${COME_UP.fromC.toFixed(0)} and ${COME_UP.toC.toFixed(0)} °C before it was done.`,
-      order: 'Decide with your food-safety plan: throw it away, or write what was decided and by whom.',
+      fact: pitSays('come-up-over', { piece, ...COME_UP }),
+      order: pitSays('decide-order'),
     },
   ];
 }
 
 /** A channel that says nothing although it did before. */
-export function silence(subject: string, name: string, readings: readonly TimedReading[], nowS: number): PitAlarm[] {
+export function silence(subject: string, probe: Message, readings: readonly TimedReading[], nowS: number): PitAlarm[] {
   const last = readings.at(-1);
   if (last === undefined) return [];
   const apart = readings.slice(-12).map(({ s }, i, list) => s - (list[i - 1]?.s ?? s));
@@ -132,8 +135,8 @@ export function silence(subject: string, name: string, readings: readonly TimedR
       sinceS: last.s + most,
       untilS: null,
       level: 'danger',
-      fact: `${name} has said nothing for ${Math.round((nowS - last.s) / 60)} min.`,
-      order: 'Look at the thermometer, its battery and its way to the house. What nobody reads is not counted for safety.',
+      fact: pitSays('no-data', { probe, min: (nowS - last.s) / 60 }),
+      order: pitSays('no-data-order'),
     },
   ];
 }

@@ -1,3 +1,4 @@
+import { pitSays } from '../say/english/pit.js';
 import type { ForecastCoreParams } from '../heat/forecastCore.js';
 import { phaseAt, type CookPhase } from '../heat/cookPhase.js';
 import { comeUp, type ComeUp } from '../safety/comeUpHours.js';
@@ -213,8 +214,8 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
     ),
     ...(log.offAt === null
       ? [
-          ...silence(CHAMBER, 'The chamber’s probe', chamber, nowS),
-          ...pieces.flatMap(({ piece, read }) => silence(piece, `The probe of piece ${piece}`, read, nowS)),
+          ...silence(CHAMBER, pitSays('probe-of-chamber'), chamber, nowS),
+          ...pieces.flatMap(({ piece, read }) => silence(piece, pitSays('probe-of-piece', { piece }), read, nowS)),
         ]
       : []),
   ];
@@ -320,8 +321,8 @@ function tooWarm(phases: readonly CookPhase[], chamber: readonly TimedReading[])
       sinceS: warm.s,
       untilS: over?.s ?? null,
       level: 'danger',
-      fact: `The chamber came to ${COLD_SMOKE_C} °C: that is no cold smoke any more.`,
-      order: 'Cool it below 30 °C, or cook the piece through now.',
+      fact: pitSays('too-warm-smoke', { coldSmokeC: COLD_SMOKE_C }),
+      order: pitSays('too-warm-order', { coldSmokeC: COLD_SMOKE_C }),
     },
   ];
 }

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import { forecastCore, type ForecastCoreParams } from '../heat/forecastCore.js';
 import { checkEntry } from '../check/checkEntry.js';
 import type { LogEntry } from '../log/logEntry.js';
@@ -11,7 +12,6 @@ import { pitWatch } from './pitWatch.js';
 import { safeByTime, type SafetyClock } from './safeByTime.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
-const HOUR_MS = 3_600_000;
 const loin = loinFrom(START);
 const { done, entries, pit, hung, channel } = onTheFire(START);
 const process = processFor('canadian-bacon');
@@ -181,7 +181,7 @@ describe('down through the gates', () => {
     };
     // Last at 62 °C as it went into the cold: five hours from then are the soonest that the gate can be over.
     expect(unread(4.2)).toEqual([]);
-    expect(unread(4.3)).toMatchObject([{ kind: 'gate', level: 'caution', fact: expect.stringMatching(/last read at 62\.0 °C, 4 h ago/) as string }]);
+    expect(unread(4.3)).toMatchObject([{ kind: 'gate', level: 'caution', fact: { message: expect.stringMatching(/last read at 62 °C, 4 h ago/) as string } }]);
   });
 
   test('before it is off the fire there is nothing to chill', () => {

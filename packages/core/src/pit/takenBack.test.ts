@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { LogEntry } from '../log/logEntry.js';
 import { ON_H, onTheFire } from '../testing/cooked.js';
 import { loinFrom } from '../testing/loin.js';
@@ -5,7 +6,7 @@ import { takenBack } from './takenBack.js';
 
 const START = Date.parse('2026-10-05T08:00:00Z');
 const { done, entries } = onTheFire(START);
-const ms = (hours: number) => START + hours * 3_600_000;
+const ms = (hours: number) => START + hours * HOUR_MS;
 const OFF_H = ON_H + 5;
 const chilled: LogEntry[] = [
   done(20, 'raise', ON_H + 2.5, { chamberC: 82, coreC: 45 }),

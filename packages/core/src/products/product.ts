@@ -1,3 +1,4 @@
+import { cureSays } from '../say/english/cure.js';
 import { InputError } from '../inputError.js';
 import { bellyBacon } from './bellyBacon.js';
 import { canadianBacon } from './canadianBacon.js';
@@ -32,6 +33,6 @@ export const PRODUCTS = Object.keys(RECORDS) as Product[];
  * @example productOf('picnic').meat // 'pork'
  */
 export function productOf(product: Product): ProductRecord {
-  if (!Object.hasOwn(RECORDS, product)) throw new InputError('product', `"${String(product)}" is not a product that is known here.`);
+  if (!Object.hasOwn(RECORDS, product)) throw new InputError('product', cureSays('unknown-product', { product: String(product) }));
   return RECORDS[product];
 }

@@ -2,7 +2,7 @@ import { PRODUCTS, type Product, productOf } from '../products/product.js';
 import { requireCureMix, type CureMix } from '../ingredients/cureMix.js';
 import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
-import { requireNumber, type NumberRule } from '../units/require.js';
+import { numberFault, type NumberRule } from '../units/require.js';
 import { requireProgram } from './cookProgram.js';
 import { STRONG_SALT } from '../brine/strongPickle.js';
 import type { CureDays, Process, Spice } from './process.js';
@@ -247,12 +247,9 @@ function requireCure(given: unknown, ppm: number): CureMix {
 /** A number with its own name in the sentence. */
 function named(field: string, name: string, value: unknown, rule: NumberRule): number {
   if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(field, `${name}: a number is missing.`);
-  try {
-    return requireNumber(field, value, rule);
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    throw new InputError(field, error.message.replace(field, name));
-  }
+  const fault = numberFault(value, rule, name);
+  if (fault !== null) throw new InputError(field, fault);
+  return value;
 }
 
 function text(field: string, value: unknown, most: number): string {

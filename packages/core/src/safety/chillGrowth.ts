@@ -1,3 +1,6 @@
+import { batchSays } from '../say/english/batch.js';
+import type { Message } from '../say/message.js';
+import { HOUR_S } from '../clock/spans.js';
 import type { TimedReading } from './coreReadings.js';
 import { requireReadings } from './coreReadings.js';
 import { requireNumber } from '../units/require.js';
@@ -44,7 +47,6 @@ const FASTER = 1.25;
 const OFF_C = 60;
 /** Straight pieces between two readings. */
 const PIECES = 48;
-const HOUR_S = 3600;
 
 const rate = (C: number): number => (C <= LEAST_C || C >= MOST_C ? 0 : (SLOPE * (C - LEAST_C) * (1 - Math.exp(BEND * (C - MOST_C)))) ** 2);
 
@@ -86,9 +88,8 @@ function falling(from: number, to: number, share: number): number {
 const logOf = (folds: number): number => Math.min(FULL_LOG10, Math.log10((1 + AWAKE * Math.exp(Math.min(folds, 700))) / (1 + AWAKE)));
 
 /** What a model of growth says of a missed gate: to be thrown away only over one log. */
-export function growthWords({ log10, mostLog10 }: ChillGrowth): string {
-  const said = `By a model the spores that outlive the heat grew ${log10.toFixed(1)} log up to its last reading, ${mostLog10.toFixed(1)} at the most, where the guideline allows ${MOST_GROWTH_LOG10}.`;
-  if (log10 > MOST_GROWTH_LOG10) return `${said} Throw it away.`;
-  if (mostLog10 > MOST_GROWTH_LOG10) return `${said} It is not shown to have stayed under it: read more often, and decide with your food-safety plan.`;
-  return `${said} Decide with your food-safety plan.`;
+export function growthWords({ log10, mostLog10 }: ChillGrowth): Message {
+  const grew = batchSays('spores-grew', { log10, mostLog10, allowed: MOST_GROWTH_LOG10 });
+  if (log10 > MOST_GROWTH_LOG10) return batchSays('grew-too-much', { grew });
+  return batchSays(mostLog10 > MOST_GROWTH_LOG10 ? 'growth-not-shown' : 'grew-little', { grew });
 }

@@ -14,7 +14,7 @@ describe('a temperature that cannot be', () => {
   ] as const)('%d °C as %s is asked about, and the likely reading named', (C, of, situation, likelyC) => {
     const fault = temperatureFault(C, of, situation);
     expect(fault?.likelyC).toBeCloseTo(likelyC, 1);
-    expect(fault?.message).toMatch(/^-?[\d.]+ °C\? .*Did it show/);
+    expect(fault?.said.message).toMatch(/^−?[\d.]+ °C\? .*Did it show/);
   });
 
   test.each([
@@ -33,7 +33,10 @@ describe('a temperature that cannot be', () => {
 
   test('what is merely unlikely is asked about and may be so: a fire far over its program, a core hotter than any fire', () => {
     expect(temperatureFault(180, 'chamber', { setC: 105 })).toMatchObject({ code: 'unlikely' });
-    expect(temperatureFault(90, 'core', { hottestC: 80 })).toMatchObject({ code: 'unlikely', message: expect.stringMatching(/nothing around it/i) as string });
+    expect(temperatureFault(90, 'core', { hottestC: 80 })).toMatchObject({
+      code: 'unlikely',
+      said: { message: expect.stringMatching(/nothing around it/i) as string },
+    });
     expect(temperatureFault(130, 'core', { hottestC: 160 })).toMatchObject({ code: 'cannot-be' });
   });
 

@@ -1,3 +1,6 @@
+import { safetySays } from '../say/english/safety.js';
+import type { Message } from '../say/message.js';
+
 /**
  * What a temperature is read of. `core` on the fire or just off it, `rawCore` before it, `coolingCore` on its way down, `chamber` of smoker,
  * oven or steam, `water` of a bath or pot, `brine`, `cold` of a refrigerator.
@@ -19,20 +22,17 @@ export interface Situation {
 interface Bounds {
   min: number;
   max: number;
-  /** why not, beyond them */
-  below: string;
-  above: string;
 }
 
-/** What can be read of each at all, °C [M: between what freezes and what boils; fires as they are lit]. */
+/** What can be read of each at all, °C [M: between what freezes and what boils; fires as they are lit]. Why not beyond: `CANNOT_BE`. */
 const BOUNDS: Readonly<Record<TemperatureOf, Bounds>> = {
-  core: { min: -1.5, max: 100, below: 'meat on the fire is not frozen', above: 'no core gets hotter than boiling water' },
-  rawCore: { min: -1.5, max: 30, below: 'meat that goes on the fire is thawed first', above: 'that is no core of meat that was not cooked yet' },
-  coolingCore: { min: -1.5, max: 100, below: 'a core that cools in a refrigerator does not freeze', above: 'no core is hotter than boiling water' },
-  chamber: { min: -10, max: 300, below: 'no smoker is so cold', above: 'no smoker or oven is so hot' },
-  water: { min: -0.5, max: 101, below: 'water would be ice', above: 'water does not get hotter than 100 °C' },
-  brine: { min: -21.5, max: 60, below: 'brine would be frozen', above: 'no brine is so hot when it is used' },
-  cold: { min: -30, max: 45, below: 'no refrigerator is so cold', above: 'no refrigerator is so warm' },
+  core: { min: -1.5, max: 100 },
+  rawCore: { min: -1.5, max: 30 },
+  coolingCore: { min: -1.5, max: 100 },
+  chamber: { min: -10, max: 300 },
+  water: { min: -0.5, max: 101 },
+  brine: { min: -21.5, max: 60 },
+  cold: { min: -30, max: 45 },
 };
 
 /** Where the usual reading of each lies, °C: what was typed in the other unit is recognised by it. */
@@ -57,7 +57,6 @@ const NEAR_SET_C = 30;
 
 const inF = (C: number): number => (C * 9) / 5 + 32;
 const fromF = (F: number): number => ((F - 32) * 5) / 9;
-const shown = (x: number): string => String(Number(x.toFixed(1)));
 
 /** A reading that cannot be of what it was read of, and the likely one. */
 export interface TemperatureFault {
@@ -65,42 +64,39 @@ export interface TemperatureFault {
   C: number;
   /** °C; what it likely was, null where nothing suggests itself */
   likelyC: number | null;
-  message: string;
+  said: Message;
 }
 
 /**
  * Whether a temperature can be of what it was read of. Beyond nature it is refused; far from what is set it is asked about, and a reason
  * keeps it. The likely reading is named: °F taken for °C, or °C typed where °F stands.
  *
- * @example temperatureFault(130, 'core')?.message // '130 °C? No core gets hotter than boiling water. Did it show 130 °F? That is 54.4 °C.'
+ * @example temperatureFault(130, 'core')?.said.message // '130 °C? No core gets hotter than boiling water. Did it show 130 °F? That is 54.4 °C.'
  */
 export function temperatureFault(C: number, of: TemperatureOf, { setC, hottestC, freezesC, targetC }: Situation = {}): TemperatureFault | null {
   const bounds = BOUNDS[of];
   const min = of === 'brine' ? Math.max(bounds.min, freezesC ?? bounds.min) : bounds.min;
-  const fault = (code: TemperatureFault['code'], why: string): TemperatureFault => {
+  const fault = (code: TemperatureFault['code'], why: Message): TemperatureFault => {
     const likely = likelyReading(C, of, setC ?? targetC);
-    return { code, C, likelyC: likely?.C ?? null, message: `${shown(C)} °C? ${capital(why)}.${likely === null ? ' Read it again.' : ` ${likely.ask}`}` };
+    return { code, C, likelyC: likely?.C ?? null, said: safetySays('cannot-be-read', { C, why, ask: likely?.ask ?? safetySays('read-again') }) };
   };
-  if (C < min) return fault('cannot-be', of === 'brine' && freezesC !== undefined ? `this brine freezes at ${shown(freezesC)} °C` : bounds.below);
-  if (C > bounds.max) return fault('cannot-be', bounds.above);
-  if (of === 'core' && hottestC !== undefined && C > hottestC + OVER_FIRE_C)
-    return fault('unlikely', `nothing around it was hotter than ${shown(hottestC)} °C`);
-  if (of === 'cold' && C > HARDLY_C.cold) return fault('unlikely', 'a refrigerator is hardly so warm');
-  if (of === 'brine' && C > HARDLY_C.brine) return fault('unlikely', 'brine for meat is hardly so warm');
-  if (of === 'chamber' && setC !== undefined && C > setC + OVER_SET_C) return fault('unlikely', `the program wants ${shown(setC)} °C`);
+  if (C < min) return fault('cannot-be', of === 'brine' && freezesC !== undefined ? safetySays('brine-freezes-at', { freezesC }) : safetySays(`${of}-below`));
+  if (C > bounds.max) return fault('cannot-be', of === 'water' ? safetySays('water-above', { boilsC: 100 }) : safetySays(`${of}-above`));
+  if (of === 'core' && hottestC !== undefined && C > hottestC + OVER_FIRE_C) return fault('unlikely', safetySays('nothing-so-hot', { hottestC }));
+  if (of === 'cold' && C > HARDLY_C.cold) return fault('unlikely', safetySays('cold-hardly'));
+  if (of === 'brine' && C > HARDLY_C.brine) return fault('unlikely', safetySays('brine-hardly'));
+  if (of === 'chamber' && setC !== undefined && C > setC + OVER_SET_C) return fault('unlikely', safetySays('program-wants', { setC }));
   return null;
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** What was likely read: the same number in °F, or the number in °F as °C. */
-function likelyReading(C: number, of: TemperatureOf, nearC: number | undefined): { C: number; ask: string } | null {
+function likelyReading(C: number, of: TemperatureOf, nearC: number | undefined): { C: number; ask: Message } | null {
   const [from, to] = USUAL[of];
   const isUsual = (value: number) => value >= from && value <= to && (of !== 'chamber' || nearC === undefined || Math.abs(value - nearC) <= NEAR_SET_C);
   const asF = fromF(C);
-  if (C > to && isUsual(asF)) return { C: asF, ask: `Did it show ${shown(C)} °F? That is ${shown(asF)} °C.` };
+  if (C > to && isUsual(asF)) return { C: asF, ask: safetySays('read-in-f', { number: C, C: asF }) };
   const numberInF = inF(C);
-  if (C < from && isUsual(numberInF)) return { C: numberInF, ask: `Did it show ${shown(numberInF)} °C, typed as °F?` };
+  if (C < from && isUsual(numberInF)) return { C: numberInF, ask: safetySays('typed-as-f', { number: numberInF }) };
   return null;
 }
 

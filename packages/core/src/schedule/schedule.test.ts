@@ -1,3 +1,4 @@
+import { HOUR_MS, DAY_MS } from '../clock/spans.js';
 import fc from 'fast-check';
 import { placeBatch } from './placeBatch.js';
 import { costOf } from './placeCost.js';
@@ -32,7 +33,7 @@ describe('one batch in its place', () => {
           holds: [{ resource: 'smoker', amount: 1, from: 's1', until: `s${gaps.length}`, program: 'hot' }],
           ...(ready === undefined ? {} : { readyBy: at(ready / 4) }),
         };
-        const timeline = new Timeline([{ ...SMOKER, capacity: 1 }], hours, Date.parse(NOW), Date.parse(NOW) + 2 * 86_400_000);
+        const timeline = new Timeline([{ ...SMOKER, capacity: 1 }], hours, Date.parse(NOW), Date.parse(NOW) + 2 * DAY_MS);
         booked.forEach(({ from: slot, long }, i) => {
           const other: SchedulableBatch = {
             id: `b${i}`,
@@ -203,7 +204,7 @@ describe('the whole house', () => {
     const times = [-10, 62, 74, 80];
     const steps = one.steps.map((s, i) => ({ ...s, plannedAt: at(times[i] ?? 0) }));
     const use = usedOver({ batches: [{ ...one, steps }], resources: [FRIDGE, SMOKER] }, { from: Date.parse(at(0)), to: Date.parse(at(100)) });
-    const told = (id: string) => use.get(id)?.map((from) => [(from.at - Date.parse(NOW)) / 3_600_000, from.amount]);
+    const told = (id: string) => use.get(id)?.map((from) => [(from.at - Date.parse(NOW)) / HOUR_MS, from.amount]);
     expect(told('fridge')).toEqual([
       [0, 15],
       [74, 0],
@@ -222,7 +223,7 @@ describe('the whole house', () => {
     // An hour each, the second begun before the first is over: still one pair of hands.
     const two = { ...standing('b', [2, 2.5, 4, 5]), steps: standing('b', [2, 2.5, 4, 5]).steps.map((s) => ({ ...s, handsMin: 60 })) };
     const use = handsOver({ batches: [one, two] }, { from: Date.parse(at(1.5)), to: Date.parse(at(3.1)) });
-    expect(use.map((from) => [(from.at - Date.parse(NOW)) / 3_600_000, from.amount]).at(0)).toEqual([1.5, 0]);
+    expect(use.map((from) => [(from.at - Date.parse(NOW)) / HOUR_MS, from.amount]).at(0)).toEqual([1.5, 0]);
     const when = (h: number) => use.findLast((from) => from.at <= Date.parse(at(h)))?.amount;
     expect([1.9, 2.1, 2.3, 2.8, 3.05].map(when)).toEqual([0, 2, 1, 1, 2]);
   });

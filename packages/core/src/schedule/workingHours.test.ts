@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../clock/spans.js';
 import fc from 'fast-check';
 import { addDays, instantOf, localDay, offsetMinutes } from '../clock/localTime.js';
 import { requireHours, workSpans, type WorkingHours } from './workingHours.js';
@@ -17,7 +18,7 @@ describe('clocks of a place', () => {
     ['2027-03-28', 'Europe/Zurich', 23],
     ['2026-10-05', 'Asia/Kolkata', 24],
   ])('%s in %s has %d hours', (date, zone, length) => {
-    expect((instantOf(addDays(date, 1), 0, zone) - instantOf(date, 0, zone)) / 3_600_000).toBe(length);
+    expect((instantOf(addDays(date, 1), 0, zone) - instantOf(date, 0, zone)) / HOUR_MS).toBe(length);
   });
 
   test('a time that is left out is that much later, one that comes twice is the first', () => {
@@ -35,7 +36,7 @@ describe('clocks of a place', () => {
           const { date } = localDay(instant, zone);
           const minute = (instant + offsetMinutes(instant, zone) * 60_000 - Date.parse(`${date}T00:00:00Z`)) / 60_000;
           const back = instantOf(date, minute, zone);
-          expect(Math.abs(back - instant)).toBeLessThanOrEqual(3_600_000);
+          expect(Math.abs(back - instant)).toBeLessThanOrEqual(HOUR_MS);
           expect(back + offsetMinutes(back, zone) * 60_000).toBe(instant + offsetMinutes(instant, zone) * 60_000);
         },
       ),
@@ -46,7 +47,7 @@ describe('clocks of a place', () => {
     const ranch = { ...hours, timeZone: 'America/Denver', week: hours.week.map(() => [{ fromMin: 420, toMin: 1080 }]), daysOff: ['2026-11-02'] };
     const spans = workSpans(ranch, Date.parse('2026-10-31T06:00:00Z'), Date.parse('2026-11-03T07:00:00Z'));
     expect(spans.map((span) => new Date(span.from).toISOString())).toEqual(['2026-10-31T13:00:00.000Z', '2026-11-01T14:00:00.000Z']);
-    expect(spans.every((span) => span.to - span.from === 11 * 3_600_000)).toBe(true);
+    expect(spans.every((span) => span.to - span.from === 11 * HOUR_MS)).toBe(true);
   });
 
   test('zones and spans that are none are refused', () => {

@@ -5,6 +5,7 @@ import { readHydrometer, type HydrometerAnswer } from '../brine/readHydrometer.j
 import { splitWater, type WaterSplit } from '../brine/splitWater.js';
 import { houseRules } from '../cure/ruleSet.js';
 import { worstFirst } from '../cure/finding.js';
+import { pastedSays } from '../say/english/pasted.js';
 import { InputError } from '../inputError.js';
 import { pumpMap, type PumpMap } from '../pump/pumpMap.js';
 import { pumpPercent } from '../pump/pumpPercent.js';
@@ -172,30 +173,12 @@ function withReading(audit: RecipeAudit, read: ReadRecipe | null, greenG: number
   const missing = read.lines.filter((line) => line.needed === true);
   const left = read.lines.filter((line) => line.fault !== undefined && line.needed !== true);
   const findings = [...audit.findings];
-  if (read.meatG !== null && Math.abs(read.meatG / greenG - 1) > SAME_MEAT) {
-    findings.push({
-      level: 'warn',
-      code: 'meat-differs',
-      message: `The recipe names ${Math.round(read.meatG)} g of meat; reckoned here are ${Math.round(greenG)} g.`,
-    });
-  }
-  if (left.length > 0) {
-    findings.push({ level: 'note', code: 'not-counted', message: `Not counted, for want of a weight: ${left.map((line) => line.text).join(', ')}.` });
-  }
-  if (missing.length > 0) {
-    findings.unshift({
-      level: 'stop',
-      code: 'amount-missing',
-      message: `How much? ${missing.map((line) => line.text).join(', ')}: without it nothing can be judged.`,
-    });
-  }
-  if (read.left > 0) {
-    findings.unshift({
-      level: 'stop',
-      code: 'too-long',
-      message: `${read.left} lines are not read: a recipe has no more than 60. Take out what is no ingredient.`,
-    });
-  }
+  if (read.meatG !== null && Math.abs(read.meatG / greenG - 1) > SAME_MEAT)
+    findings.push({ level: 'warn', ...pastedSays('meat-differs', { namedG: read.meatG, greenG }) });
+  const texts = (lines: ReadRecipe['lines']) => lines.map((line) => line.text).join(', ');
+  if (left.length > 0) findings.push({ level: 'note', ...pastedSays('not-counted', { lines: texts(left) }) });
+  if (missing.length > 0) findings.unshift({ level: 'stop', ...pastedSays('amount-missing', { lines: texts(missing) }) });
+  if (read.left > 0) findings.unshift({ level: 'stop', ...pastedSays('too-long', { left: read.left, most: 60 }) });
   return { ...audit, findings: worstFirst(findings) };
 }
 

@@ -1,9 +1,10 @@
+import { HOUR_MS } from '../clock/spans.js';
 import type { Resource, SchedulableBatch, SchedulableStep, ScheduledStep } from '../schedule/scheduleTypes.js';
 import type { WorkingHours } from '../schedule/workingHours.js';
 
 /** A Monday at six in the morning. */
 export const NOW = '2026-10-05T06:00:00.000Z';
-export const at = (hours: number): string => new Date(Date.parse(NOW) + hours * 3_600_000).toISOString();
+export const at = (hours: number): string => new Date(Date.parse(NOW) + hours * HOUR_MS).toISOString();
 
 /** One pair of hands, Monday to Saturday, chill gates at night, too. */
 export const hours: WorkingHours = {
@@ -56,7 +57,7 @@ export function faultsOf(batches: readonly SchedulableBatch[], steps: readonly S
       const faults = own < Date.parse(NOW) ? [`${job.id} before now`] : [];
       const before = line[i - 1];
       if (before === undefined || job.after === undefined) return faults;
-      const gap = (own - (when.get(`${one.id} ${before.id}`) ?? 0)) / 3_600_000;
+      const gap = (own - (when.get(`${one.id} ${before.id}`) ?? 0)) / HOUR_MS;
       if (gap < job.after.leastH - 0.13 || gap > job.after.mostH + 0.13) faults.push(`${one.id} ${job.id}: ${gap} h`);
       return faults;
     });

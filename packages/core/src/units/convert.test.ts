@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { convert, type Unit } from './convert.js';
+import { convert } from './convert.js';
+import type { Unit } from '../measures/unit.js';
 import { InputError } from '../inputError.js';
 
 const KINDS: Unit[][] = [

@@ -1,57 +1,7 @@
 import { InputError } from '../inputError.js';
+import { inUnit, UNITS, type Unit, type UnitDefinition, type UnitKind } from '../measures/unit.js';
+import { unitSays } from '../say/english/units.js';
 import { requireNumber } from './require.js';
-
-type MassUnit = 'g' | 'kg' | 'oz' | 'lb';
-type VolumeUnit = 'mL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'flozUS' | 'ptUS' | 'qtUS' | 'galUS' | 'flozImp' | 'ptImp' | 'qtImp' | 'galImp';
-type LengthUnit = 'mm' | 'cm' | 'in';
-type TemperatureUnit = 'C' | 'F';
-type TimeUnit = 's' | 'min' | 'h' | 'd';
-export type Unit = MassUnit | VolumeUnit | LengthUnit | TemperatureUnit | TimeUnit;
-
-type Kind = 'mass' | 'volume' | 'length' | 'temperature' | 'time';
-
-/** A unit as a linear map to the base unit of its kind: base = value × factor + offset. */
-interface UnitDefinition {
-  kind: Kind;
-  factor: number;
-  offset?: number;
-}
-
-const US_GALLON_ML = 3785.411784;
-const IMPERIAL_GALLON_ML = 4546.09;
-
-/**
- * Bases: g, mL, mm, °C, s. Factors are the exact legal definitions: the avoirdupois pound 453.59237 g and the inch 25.4 mm
- * (international yard and pound agreement, 1959), the US gallon 231 in³, the imperial gallon 4.54609 L.
- */
-const UNITS: Record<Unit, UnitDefinition> = {
-  g: { kind: 'mass', factor: 1 },
-  kg: { kind: 'mass', factor: 1000 },
-  oz: { kind: 'mass', factor: 453.59237 / 16 },
-  lb: { kind: 'mass', factor: 453.59237 },
-  mL: { kind: 'volume', factor: 1 },
-  L: { kind: 'volume', factor: 1000 },
-  tsp: { kind: 'volume', factor: US_GALLON_ML / 768 },
-  tbsp: { kind: 'volume', factor: US_GALLON_ML / 256 },
-  cup: { kind: 'volume', factor: US_GALLON_ML / 16 },
-  flozUS: { kind: 'volume', factor: US_GALLON_ML / 128 },
-  ptUS: { kind: 'volume', factor: US_GALLON_ML / 8 },
-  qtUS: { kind: 'volume', factor: US_GALLON_ML / 4 },
-  galUS: { kind: 'volume', factor: US_GALLON_ML },
-  flozImp: { kind: 'volume', factor: IMPERIAL_GALLON_ML / 160 },
-  ptImp: { kind: 'volume', factor: IMPERIAL_GALLON_ML / 8 },
-  qtImp: { kind: 'volume', factor: IMPERIAL_GALLON_ML / 4 },
-  galImp: { kind: 'volume', factor: IMPERIAL_GALLON_ML },
-  mm: { kind: 'length', factor: 1 },
-  cm: { kind: 'length', factor: 10 },
-  in: { kind: 'length', factor: 25.4 },
-  C: { kind: 'temperature', factor: 1 },
-  F: { kind: 'temperature', factor: 5 / 9, offset: -160 / 9 },
-  s: { kind: 'time', factor: 1 },
-  min: { kind: 'time', factor: 60 },
-  h: { kind: 'time', factor: 3600 },
-  d: { kind: 'time', factor: 86400 },
-};
 
 const COLDEST_C = -273.15;
 
@@ -65,24 +15,17 @@ export function convert(value: number, from: Unit, to: Unit): number {
   const source = definition('from', from);
   const target = definition('to', to);
   requireNumber('value', value);
-  if (source.kind !== target.kind) {
-    throw new InputError('to', `${from} measures ${source.kind} and ${to} measures ${target.kind}: they cannot be converted.`);
-  }
-  const base = value * source.factor + (source.offset ?? 0);
-  if (source.kind === 'temperature' && base < COLDEST_C - 1e-9) {
-    throw new InputError('value', `${value} °${from} is colder than anything can be.`);
-  }
-  if (from === to) return value;
-  return (base - (target.offset ?? 0)) / target.factor;
+  if (source.kind !== target.kind) throw new InputError('to', unitSays('other-kind-of-unit', { from, to }));
+  if (source.kind === 'temperature' && inUnit(value, source, UNITS.C) < COLDEST_C - 1e-9)
+    throw new InputError('value', unitSays('colder-than-can-be', { value: String(value), from }));
+  return inUnit(value, source, target);
 }
 
 /** Which kind of thing a unit measures. */
-export function unitKind(unit: Unit): Kind {
-  return definition('unit', unit).kind;
-}
+export const unitKind = (unit: Unit): UnitKind => definition('unit', unit).kind;
 
 function definition(field: string, unit: Unit): UnitDefinition {
   const found = Object.hasOwn(UNITS, unit) ? UNITS[unit] : undefined;
-  if (found === undefined) throw new InputError(field, `"${String(unit)}" is not a unit that is known here.`);
+  if (found === undefined) throw new InputError(field, unitSays('unknown-unit', { unit: String(unit) }));
   return found;
 }

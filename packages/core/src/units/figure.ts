@@ -1,3 +1,4 @@
+import type { Quantity } from '../say/quantity.js';
 import type { Measured } from './measured.js';
 
 /** A computed number with everything needed to show its working. */
@@ -22,6 +23,9 @@ export function besideBound(value: number, bound: number): string {
   }
   return inWorking(value);
 }
+
+/** The same as a quantity of a sentence, ppm. */
+export const beside = (value: number, bound: number): Quantity => ({ value: Number(besideBound(value, bound)), unit: 'ppm' });
 
 /** A number as it stands in a working: no more digits than matter. */
 export function inWorking(value: number): string {

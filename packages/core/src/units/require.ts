@@ -1,4 +1,28 @@
 import { InputError } from '../inputError.js';
+import { unitSays } from '../say/english/units.js';
+import type { Message } from '../say/message.js';
+import type { Quantity, QuantityStyle } from '../say/quantity.js';
+
+/** The units of what is typed or given, and how they are said. */
+const STYLE_OF_UNIT = {
+  g: 'g',
+  kg: 'kg',
+  '%': 'percent',
+  '°C': 'C',
+  mm: 'mm',
+  ppm: 'ppm',
+  h: 'h',
+  mL: 'mL',
+  days: 'days',
+  min: 'min',
+  'g/mL': 'gPerMl',
+  'm²/s': 'diffusivity',
+  '°': 'degrees',
+  s: 's',
+  'g/kg': 'gPerKg',
+  '°Bé': 'baume',
+  m: 'm',
+} as const satisfies Record<string, QuantityStyle>;
 
 /** What a number must satisfy to be computed with. Bounds are inclusive unless the name says otherwise. */
 export interface NumberRule {
@@ -6,7 +30,7 @@ export interface NumberRule {
   max?: number;
   /** the value must lie strictly above this */
   above?: number;
-  unit?: string;
+  unit?: keyof typeof STYLE_OF_UNIT;
 }
 
 /**
@@ -17,10 +41,10 @@ export interface NumberRule {
  */
 export function requireNumber(field: string, value: unknown, rule: NumberRule = {}): number {
   if (typeof value !== 'number' || !Number.isFinite(value)) {
-    throw new InputError(field, `${field} must be a number.`);
+    throw new InputError(field, unitSays('no-number', { field }));
   }
-  const fault = numberFault(value, rule);
-  if (fault !== null) throw new InputError(field, `${field} ${fault}, not ${value}.`);
+  const fault = numberFault(value, rule, field);
+  if (fault !== null) throw new InputError(field, fault);
   return value;
 }
 
@@ -34,11 +58,11 @@ export function requireThing<T extends object>(field: string, value: T, question
   return value;
 }
 
-/** The fault of a finite number against a rule, as the end of a sentence, or null. */
-export function numberFault(value: number, { min, max, above, unit }: NumberRule): string | null {
-  const of = (n: number) => (unit === undefined ? `${n}` : `${n} ${unit}`);
-  if (above !== undefined && value <= above) return `must be more than ${of(above)}`;
-  if (min !== undefined && value < min) return `must be at least ${of(min)}`;
-  if (max !== undefined && value > max) return `must be at most ${of(max)}`;
+/** The fault of a finite number against a rule, or null. `field` is what it is called in the sentence. */
+export function numberFault(value: number, { min, max, above, unit }: NumberRule, field: string | Message): Message | null {
+  const of = (n: number): Quantity => ({ value: n, unit: unit === undefined ? 'n' : STYLE_OF_UNIT[unit] });
+  if (above !== undefined && value <= above) return unitSays('not-above', { field, least: of(above), value: of(value) });
+  if (min !== undefined && value < min) return unitSays('too-small', { field, least: of(min), value: of(value) });
+  if (max !== undefined && value > max) return unitSays('too-large', { field, most: of(max), value: of(value) });
   return null;
 }

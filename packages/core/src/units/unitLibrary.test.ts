@@ -1,5 +1,6 @@
 import Qty from 'js-quantities';
-import { convert, type Unit } from './convert.js';
+import { convert } from './convert.js';
+import type { Unit } from '../measures/unit.js';
 
 /** The names of our units in a general unit library. */
 const THEIRS: Partial<Record<Unit, string>> = {

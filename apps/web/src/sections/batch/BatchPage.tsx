@@ -1,4 +1,4 @@
-import { isByTheClock, STATION_NAMES, type Process, type StepState } from '@bunkhouse/core';
+import { isByTheClock, STATION_NAMES, type Process, type StepState, DAY_MS } from '@bunkhouse/core';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useBatch, type Batch } from '../../data/batches';
@@ -73,7 +73,7 @@ function WholeBatch({ batch }: { batch: Batch }) {
       <div className="batch-main">
         <BatchHead batch={batch} now={now} />
         {state.findings.map((finding) => (
-          <FindingStrip key={finding.code + finding.message} finding={finding} />
+          <FindingStrip key={finding.code} finding={finding} />
         ))}
         {step !== null && (
           <PresentStep
@@ -221,7 +221,7 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
 
 function cureDay(state: Batch['state'], days: number, now: number): string {
   const meatInAt = state.closedAt('meat-in');
-  return meatInAt === null ? '' : `, day ${digits((now - meatInAt) / 86_400_000, 1)} of ${days}`;
+  return meatInAt === null ? '' : `, day ${digits((now - meatInAt) / DAY_MS, 1)} of ${days}`;
 }
 
 function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step: StepState; now: number; arrived: boolean; onDone: () => void }) {

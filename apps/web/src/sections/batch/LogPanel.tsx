@@ -1,4 +1,4 @@
-import { inputNames, type LogEntry, type StandingEntry, type StepInput, type StepValues } from '@bunkhouse/core';
+import { inputNames, type LogEntry, type StandingEntry, type StepInput, type StepValues, MINUTE_MS } from '@bunkhouse/core';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
@@ -93,7 +93,7 @@ function LogLine({
   const { record } = batch;
   const replaced = entry.kind === 'correction' || entry.kind === 'withdrawn' ? record.entries.find((other) => other.id === entry.replaces) : undefined;
   const superseded = entry.kind === 'done' && (standing === undefined || standing.corrections.length > 0);
-  const late = Date.parse(entry.recordedAt) - Date.parse(entry.at) > 10 * 60_000 && entry.kind !== 'correction';
+  const late = Date.parse(entry.recordedAt) - Date.parse(entry.at) > 10 * MINUTE_MS && entry.kind !== 'correction';
   return (
     <li className={superseded ? 'superseded' : undefined}>
       <span className="at">{dayAndTime(entry.at, now)}</span>

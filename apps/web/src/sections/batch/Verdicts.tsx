@@ -1,4 +1,14 @@
-import { COLOURED_AT_PPM, takenBack, type TakenBack, type ChillPiece, type PieceCure, type PieceWatch, type GatePassage } from '@bunkhouse/core';
+import {
+  COLOURED_AT_PPM,
+  takenBack,
+  type TakenBack,
+  type ChillPiece,
+  type PieceCure,
+  type PieceWatch,
+  type GatePassage,
+  MINUTE_MS,
+  HOUR_S,
+} from '@bunkhouse/core';
 import Box from '@mui/material/Box';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
@@ -51,8 +61,6 @@ export function Verdicts({ batch }: { batch: Batch }) {
     </section>
   );
 }
-
-const MINUTE_MS = 60_000;
 
 interface Said {
   of: TakenBack['of'];
@@ -261,7 +269,7 @@ function coldSaid(chill: ChillPiece | undefined, C: (value: number) => string): 
   if (chill === undefined) return [{ of: 'gate-1', label: 'Chill', verdict: 'coming', value: '–', unit: 'not off the fire yet', fact: '' }];
   const n = chill.readings.length;
   return chill.gates.map(({ from, to, limitS, tookS, leastS, mostS, state }, i): Said => {
-    const unit = `${digits(limitS / 3600, limitS % 3600 === 0 ? 0 : 1)} h at most`;
+    const unit = `${digits(limitS / HOUR_S, limitS % HOUR_S === 0 ? 0 : 1)} h at most`;
     const value = tookS !== null ? span(tookS * 1000) : state === 'fail' ? `over ${span(leastS * 1000)}` : '–';
     const between = mostS === null ? 'its beginning or its end was not read' : `it took ${span(leastS * 1000)} to ${span(mostS * 1000)}`;
     return {

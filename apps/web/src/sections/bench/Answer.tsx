@@ -1,3 +1,4 @@
+import { useSay } from '../../shell/reader';
 import {
   baseFigures,
   cureMixOf,
@@ -30,7 +31,7 @@ import { HydrometerPanel } from './HydrometerPanel';
 import { SheetNumber } from './SheetNumber';
 import { TubPanel } from './TubPanel';
 import { correctedText } from './sheetText';
-import { faultText, type ChangeSheet } from './useSheet';
+import { faultOf, type ChangeSheet } from './useSheet';
 
 /** Everything that a sheet comes to, the nitrite first. */
 export const Answer = memo(function Answer({ sheet, worked, change }: { sheet: BenchSheet; worked: Worked; change: ChangeSheet }) {
@@ -44,7 +45,7 @@ export const Answer = memo(function Answer({ sheet, worked, change }: { sheet: B
             <p className="note">Cups, spoons, pounds and gallons are read as they are. What is not certain is asked, and the doubt is carried to the ppm.</p>
           </section>
         ) : (
-          <FindingStrip finding={{ level: 'stop', code: worked.recipe.fault.field, message: faultText(worked.recipe.fault) }} />
+          <FindingStrip finding={{ level: 'stop', ...faultOf(worked.recipe.fault) }} />
         )}
         <HydrometerPanel float={worked.float} />
       </>
@@ -218,6 +219,7 @@ const floatNote = (sugarPercent: number, lift: number): string =>
 const MAKING_NAMES: Readonly<Record<Making['id'], string>> = { brine: 'The brine', pickle: 'The pickle', cover: 'The cover' };
 
 function MakingPanel({ sheet, making }: { sheet: BenchSheet; making: Part<Making[]> }) {
+  const say = useSay();
   const preferences = usePreferences();
   return (
     <section className="panel" aria-label="Hot and ice">
@@ -227,7 +229,7 @@ function MakingPanel({ sheet, making }: { sheet: BenchSheet; making: Part<Making
       </div>
       <div className="pad">
         {'fault' in making ? (
-          <p className="fault">{faultText(making.fault)}</p>
+          <p className="fault">{say(faultOf(making.fault))}</p>
         ) : (
           making.value.map((made) => (
             <div key={made.id} className="making">
@@ -261,6 +263,7 @@ function MakingPanel({ sheet, making }: { sheet: BenchSheet; making: Part<Making
 const hours = (h: number): string => (h < 1 ? `${Math.max(5, Math.round((h * 60) / 5) * 5)} min` : `${digits(h, h < 10 ? 1 : 0)} h`);
 
 function PumpBench({ sheet, pump }: { sheet: BenchSheet; pump: NonNullable<Worked['pump']> }) {
+  const say = useSay();
   const preferences = usePreferences();
   if ('fault' in pump) {
     return (
@@ -268,7 +271,7 @@ function PumpBench({ sheet, pump }: { sheet: BenchSheet; pump: NonNullable<Worke
         <div className="ph">
           <h2>Pump</h2>
         </div>
-        <p className="fault pad">{faultText(pump.fault)}</p>
+        <p className="fault pad">{say(faultOf(pump.fault))}</p>
         <PumpFields />
       </section>
     );

@@ -1,3 +1,4 @@
+import { useSay } from '../../shell/reader';
 import { checkAt, checkPoints, saltPercentToSalometer, type HydrometerAnswer, type HydrometerScale, type Part } from '@bunkhouse/core';
 import type { ToolResponse } from '@bunkhouse/api';
 import { useTools } from '../../data/tools';
@@ -6,7 +7,7 @@ import { Hero } from '../../instruments/Hero';
 import { GuideLink } from '../../shell/GuideLink';
 import { digits } from '../../shell/quantities';
 import { SheetNumber, SheetSelect } from './SheetNumber';
-import { faultText, useSheetContext } from './useSheet';
+import { faultOf, useSheetContext } from './useSheet';
 
 const SCALES: readonly (readonly [HydrometerScale, string])[] = [
   ['salometer', 'Salometer, °'],
@@ -20,6 +21,7 @@ const AT_60F = 15.6;
 /** What a hydrometer really says, with what the scale alone would have said. */
 export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | null }) {
   const { sheet, change } = useSheetContext();
+  const say = useSay();
   return (
     <section className={`panel wide${float === null ? ' unread' : ''}`} aria-label="Hydrometer reading">
       <div className="ph">
@@ -49,7 +51,7 @@ export function HydrometerPanel({ float }: { float: Part<HydrometerAnswer> | nul
           <SheetNumber field="floatSugarPercent" label="Sugar in it" sign="%" />
         </div>
         {float === null && <p className="note">Put in what it reads. Sugar lifts the float, warmth sinks it: both are taken out.</p>}
-        {float !== null && 'fault' in float && <p className="fault">{faultText(float.fault)}</p>}
+        {float !== null && 'fault' in float && <p className="fault">{say(faultOf(float.fault))}</p>}
         {float !== null && 'value' in float && <Reading answer={float.value} />}
       </div>
     </section>

@@ -1,8 +1,9 @@
+import { useSay } from '../../shell/reader';
 import type { BenchSheet } from '@bunkhouse/core';
 import { useId } from 'react';
 import { NumberField } from '../../instruments/NumberField';
 import type { Quantity } from '../../shell/quantities';
-import { faultText, useSheetContext } from './useSheet';
+import { faultOf, useSheetContext } from './useSheet';
 
 type NumberKey = { [K in keyof BenchSheet]-?: BenchSheet[K] extends number | undefined ? K : never }[keyof BenchSheet];
 
@@ -24,9 +25,16 @@ export function SheetNumber({
   placeholder?: string;
 }) {
   const { sheet, change, fault } = useSheetContext();
+  const say = useSay();
   const value = sheet[field];
   const missing = value === undefined && optional === true;
-  const error = missing ? undefined : value === undefined || Number.isNaN(value) ? 'A number, please.' : fault?.field === field ? faultText(fault) : undefined;
+  const error = missing
+    ? undefined
+    : value === undefined || Number.isNaN(value)
+      ? 'A number, please.'
+      : fault?.field === field
+        ? say(faultOf(fault))
+        : undefined;
   return (
     <NumberField
       label={label}

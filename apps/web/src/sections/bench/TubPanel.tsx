@@ -1,3 +1,4 @@
+import { useSay } from '../../shell/reader';
 import { type BenchSheet, type Figure, type Part, type Tub, type TubShape, waterToCoverG } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import { Hero } from '../../instruments/Hero';
@@ -7,7 +8,7 @@ import { Choice } from '../../shell/Choice';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { SheetNumber } from './SheetNumber';
-import { faultText, type ChangeSheet } from './useSheet';
+import { faultOf, type ChangeSheet } from './useSheet';
 import { PRODUCT_NAMES } from '../../shell/tradeWords';
 
 const SHAPES: Record<TubShape, string> = { bag: 'Bag', rectangular: 'Box', round: 'Round tub' };
@@ -15,6 +16,7 @@ const SHAPES: Record<TubShape, string> = { bag: 'Bag', rectangular: 'Box', round
 /** What it lies in: enough to cover, room for it, and what holds it down. */
 export function TubPanel({ sheet, tub, change, figures }: { sheet: BenchSheet; tub: Part<Tub>; change: ChangeSheet; figures: Figure[] }) {
   const preferences = usePreferences();
+  const say = useSay();
   return (
     <section className="panel" aria-label="Tub or bag">
       <div className="ph">
@@ -23,7 +25,7 @@ export function TubPanel({ sheet, tub, change, figures }: { sheet: BenchSheet; t
       </div>
       <div className="pad">
         <Choice label="It lies in a" value={sheet.tub} options={SHAPES} onChange={(shape) => change({ tub: shape })} />
-        {'fault' in tub ? <p className="fault">{faultText(tub.fault)}</p> : <InTub sheet={sheet} tub={tub.value} change={change} />}
+        {'fault' in tub ? <p className="fault">{say(faultOf(tub.fault))}</p> : <InTub sheet={sheet} tub={tub.value} change={change} />}
         {'value' in tub && <Working figures={figures} />}
         {sheet.tub !== 'bag' && (
           <div className="trio">

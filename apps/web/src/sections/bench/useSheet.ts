@@ -1,4 +1,4 @@
-import type { InputError, BenchSheet } from '@bunkhouse/core';
+import type { InputError, BenchSheet, Message } from '@bunkhouse/core';
 import { createContext, useCallback, useContext, useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { fromAddress, toAddress } from '../../shell/benchAddress';
@@ -64,8 +64,10 @@ export function useSheet(): [BenchSheet, ChangeSheet] {
   return [sheet, change];
 }
 
-/** A fault of a computation in the cook’s words. */
-export function faultText(fault: InputError): string {
-  if (/ must be a number\.$/.test(fault.message)) return `${FIELD_NAMES[fault.field] ?? 'A number'} is missing.`;
-  return fault.message.replace(/^[\w.]+(?= must )/, (field) => FIELD_NAMES[field] ?? FIELD_NAMES[fault.field] ?? 'The number');
+/** A fault of a computation, with its field called as the sheet calls it. */
+export function faultOf({ field, said }: InputError): Message {
+  const named = { ...said.args, field: FIELD_NAMES[field] ?? 'The number' };
+  return said.code === 'no-number'
+    ? { code: 'number-missing', args: named, message: said.message }
+    : { ...said, args: 'field' in said.args ? named : said.args };
 }

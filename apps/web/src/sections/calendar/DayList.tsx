@@ -1,4 +1,4 @@
-import { workSpans, type WorkingHours } from '@bunkhouse/core';
+import { workSpans, type WorkingHours, DAY_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { Plate } from '../../shell/glyphs';
@@ -6,7 +6,6 @@ import { clockTime } from '../../shell/times';
 import type { Row } from './bands';
 
 const DAYS_LISTED = 21;
-const DAY_MS = 86_400_000;
 
 /** The same by day, for narrow screens: every job that is still to come. */
 export function DayList({ rows, now, hours }: { rows: readonly Row[]; now: number; hours: WorkingHours }) {

@@ -1,4 +1,4 @@
-import { type PlannedStepId, STATIONS, sum, type Station } from '@bunkhouse/core';
+import { type PlannedStepId, STATIONS, sum, type Station, HOUR_MS } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
 
 /** A batch at a station, ms from and to. */
@@ -46,7 +46,7 @@ export function rowOf(batch: Batch): Row {
     const times = jobs.filter((job) => job.station === station).map((job) => job.at);
     return times.length === 0 ? [] : [{ station, from: Math.min(...times) }];
   }).sort((a, b) => a.from - b.from);
-  const end = Math.max(...jobs.map((job) => job.at)) + 3_600_000;
+  const end = Math.max(...jobs.map((job) => job.at)) + HOUR_MS;
   return {
     batch,
     id: record.id,

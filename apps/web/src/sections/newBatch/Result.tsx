@@ -1,3 +1,4 @@
+import { useSay } from '../../shell/reader';
 import type { BatchRequest } from '@bunkhouse/api';
 import { useDeferredValue, useEffect, useMemo } from 'react';
 import { useFormContext, useFormState, useWatch } from 'react-hook-form';
@@ -16,6 +17,7 @@ export function Result({ refusal }: { refusal: string | null }) {
   const request = useDeferredValue(typed);
   const process = useProcess(request);
   const plan = useMemo(() => planOf(request, process), [request, process]);
+  const say = useSay();
   const stop = stopOf(plan);
   // What was typed is kept at once, not when the sheet has caught up: the page may be closed in between.
   useEffect(() => keepDraft(typed), [typed]);
@@ -37,7 +39,7 @@ export function Result({ refusal }: { refusal: string | null }) {
       <div className="new-act">
         {stop !== null && (
           <p className="note">
-            It cannot be started like this. <span className="stop-here">{stop.message}</span>
+            It cannot be started like this. <span className="stop-here">{say(stop)}</span>
           </p>
         )}
         {refusal !== null && (

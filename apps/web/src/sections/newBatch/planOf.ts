@@ -17,7 +17,7 @@ export function planOf(request: BatchRequest, process: Process = processFor(requ
 
 /** Why a plan may not be started, or null. */
 export function stopOf(plan: Plan): Finding | null {
-  if ('fault' in plan) return { level: 'stop', code: plan.fault.field, message: plan.fault.message };
+  if ('fault' in plan) return { level: 'stop', ...plan.fault.said };
   return 'state' in plan ? (plan.state.findings.find((finding) => finding.level === 'stop') ?? null) : null;
 }
 

@@ -1,12 +1,10 @@
-import { STATION_NAMES } from '@bunkhouse/core';
+import { STATION_NAMES, DAY_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useLiveBatches } from '../../data/batches';
 import { usePreferences } from '../../shell/preferences';
 import { tagWeight } from '../../shell/quantities';
 import { useNow } from '../../shell/useNow';
 import { Sheet } from './Sheet';
-
-const DAY_MS = 24 * 3_600_000;
 
 /** The jobs of a day over all batches, with room to write down what was measured. */
 export function DaySheet() {

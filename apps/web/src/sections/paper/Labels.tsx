@@ -1,4 +1,4 @@
-import { packLabel } from '@bunkhouse/core';
+import { packLabel, DAY_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { create } from 'qrcode';
 import { useMemo, useState } from 'react';
@@ -12,7 +12,6 @@ import { Sheet } from './Sheet';
 import { useBatchChannels } from '../../shell/pit/useBatchChannels';
 
 const MOST_LABELS = 120;
-const DAY_MS = 86_400_000;
 
 /** Labels for the pieces on their way, and for the packs. */
 export const Labels = () => <OneBatch>{(batch) => <LabelSheet batch={batch} />}</OneBatch>;

@@ -6,8 +6,7 @@ import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../../shell/Choice';
 import { Glyph } from '../../shell/glyphs';
 import { useTend } from '../../shell/pit/useTend';
-import { usePreferences } from '../../shell/preferences';
-import { faultWords } from '../../shell/record/faultWords';
+import { useSay } from '../../shell/reader';
 import { ReadWith, useThermometers } from '../../shell/record/ReadWith';
 import { useNow } from '../../shell/useNow';
 
@@ -19,7 +18,7 @@ interface BathRead {
 
 /** The water of a bath in which pieces lie sealed: read at its start and at its end it proves their cores, and no bag is pricked. */
 export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWatch; onDone: () => void }) {
-  const preferences = usePreferences();
+  const say = useSay();
   const { tend, busy, fault } = useTend(batch);
   const { control, handleSubmit, watch: typed } = useForm<BathRead>({ defaultValues: { waterC: undefined, piece: 'all' } });
   const now = useNow();
@@ -54,7 +53,7 @@ export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWat
       <Controller
         control={control}
         name="waterC"
-        rules={{ validate: (C) => waterFault(C, preferences) ?? true }}
+        rules={{ validate: (C) => waterFault(C, say) ?? true }}
         render={({ field, fieldState }) => (
           <NumberField big label="Water" quantity="temperature" value={field.value} onChange={field.onChange} error={fieldState.error?.message} autoFocus />
         )}
@@ -75,8 +74,8 @@ export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWat
   );
 }
 
-function waterFault(C: number | undefined, preferences: Parameters<typeof faultWords>[1]): string | undefined {
+function waterFault(C: number | undefined, say: ReturnType<typeof useSay>): string | undefined {
   if (C === undefined || !Number.isFinite(C)) return 'A temperature must be a number.';
   const temperature = temperatureFault(C, 'water');
-  return temperature === null ? undefined : faultWords({ field: 'waterC', message: temperature.message, temperature }, preferences);
+  return temperature === null ? undefined : say(temperature.said);
 }

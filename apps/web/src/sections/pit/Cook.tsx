@@ -1,4 +1,4 @@
-import { COME_UP, type CoreForecast, type PitWatch } from '@bunkhouse/core';
+import { COME_UP, type CoreForecast, type PitWatch, HOUR_S, MINUTE_MS } from '@bunkhouse/core';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState, type ReactNode } from 'react';
@@ -222,7 +222,7 @@ function Curves({
       chamber={watch.chamber}
       settings={settings(watch, forecasts[0] ?? null)}
       cores={cores}
-      comeUp={slowest === undefined ? null : { ...slowest, mostS: COME_UP.mostH * 3600 }}
+      comeUp={slowest === undefined ? null : { ...slowest, mostS: COME_UP.mostH * HOUR_S }}
       tended={log.tended.map(({ act, at: time }) => ({ act, s: (time - onAt) / 1000 })).filter(({ s }) => s >= 0)}
       due={watch.jobs.flatMap(({ act, dueAt }) => (dueAt === null ? [] : [{ act, s: (dueAt - onAt) / 1000 }]))}
       isOver={isOver}
@@ -254,7 +254,7 @@ function CannotSay({ piece, forecast, fault }: { piece: string; forecast: CoreFo
   );
 }
 
-const MUCH_MS = 10 * 60_000;
+const MUCH_MS = 10 * MINUTE_MS;
 
 /** How far behind or ahead of its plan it is. */
 function behind(watch: PitWatch, forecast: CoreForecast | null, plan: CoreForecast | null): ReactNode {

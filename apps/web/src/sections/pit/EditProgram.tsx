@@ -2,19 +2,21 @@ import { attempt, requireProgram, slowSmokeFault, type CookProgram } from '@bunk
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { ProgramPhases } from '../../shell/pit/ProgramPhases';
+import { useSay } from '../../shell/reader';
 import { useReplan } from '../../shell/useReplan';
 
 /** A program altered by hand: by its curve, phase by phase, or begun from a usual one. */
 export function EditProgram({ batch, program, onDone }: { batch: Batch; program: CookProgram; onDone: () => void }) {
   const [draft, setDraft] = useState(program);
   const { replan, busy, fault } = useReplan(batch);
+  const say = useSay();
   const checked = attempt(() => requireProgram(draft));
   const uncured = slowSmokeFault(
     draft,
     batch.state.cured.every(({ isCured }) => isCured),
     batch.state.pieces,
   );
-  const wrong = 'fault' in checked ? checked.fault.message : uncured;
+  const wrong = 'fault' in checked ? checked.fault : uncured;
   const keep = async () => {
     if (wrong !== null || !('value' in checked)) return;
     const isKept = await replan(
@@ -29,7 +31,7 @@ export function EditProgram({ batch, program, onDone }: { batch: Batch; program:
       <ProgramPhases program={draft} targetC={batch.record.process.coreTargetC} onChange={setDraft} />
       {wrong !== null && (
         <p className="fault" role="alert">
-          {wrong}
+          {say(wrong)}
         </p>
       )}
       {fault !== null && (

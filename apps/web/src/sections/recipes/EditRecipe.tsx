@@ -1,3 +1,4 @@
+import { useSay } from '../../shell/reader';
 import type { RecipeResponse } from '@bunkhouse/api';
 import {
   attempt,
@@ -63,6 +64,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
   });
   const fault = 'fault' in checked ? checked.fault : null;
   const at = (field: string) => (fault?.field === field ? fault.message : undefined);
+  const say = useSay();
   const stop = 'value' in checked ? checked.value.stops[0] : undefined;
   const leave = () => {
     localStorage.removeItem(key);
@@ -280,7 +282,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
       {fault !== null && <p className="fault">{fault.message}</p>}
       {stop !== undefined && (
         <p className="fault" role="alert">
-          {stop.message}
+          {say(stop)}
         </p>
       )}
       {refusal !== null && (

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '@bunkhouse/core';
 import type { StandingEntry, StepState } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -18,7 +19,7 @@ interface Job {
   step: StepState;
 }
 
-const SOON_MS = 24 * 3_600_000;
+const SOON_MS = 24 * HOUR_MS;
 
 /** The day sheet: what is to be done over all batches, in order of time, late first. */
 export function Today() {

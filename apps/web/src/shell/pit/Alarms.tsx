@@ -2,7 +2,7 @@ import type { PitWatch, ToldAlarm } from '@bunkhouse/core';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { Glyph } from '../glyphs';
-import { said } from '../language';
+import { useSay } from '../reader';
 import { usePitSound } from './ringing';
 import { useTend } from './useTend';
 import { ALARM_WORDS } from './words';
@@ -33,6 +33,7 @@ const NEEDS_DECISION: readonly ToldAlarm['kind'][] = ['come-up', 'gate', 'cold']
 
 function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
   const { tend, busy, fault } = useTend(batch);
+  const say = useSay();
   const { kind, key, level, fact, order, heard, decision } = alarm;
   const { strip, word, glyph } = LEVELS[level];
   const isToDecide = level === 'danger' && NEEDS_DECISION.includes(kind) && decision === null;
@@ -48,7 +49,7 @@ function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
       </span>
       <div className="alarm-said">
         <p>
-          <b>{said(fact)}</b> {decision === null ? said(order) : `Decided ${clockTime(decision.at)} by ${decision.by}: ${decision.what}`}
+          <b>{say(fact)}</b> {decision === null ? say(order) : `Decided ${clockTime(decision.at)} by ${decision.by}: ${decision.what}`}
         </p>
         {isToDecide && (
           <Only right="plan" otherwise={<p className="note">A cook decides this: call one.</p>}>

@@ -1,4 +1,14 @@
-import { growthWords, type ChillGrowth, type ChillPiece, type ChillWatch, type CoreForecast, type CoolingRule, type GatePassage } from '@bunkhouse/core';
+import { useSay } from '../reader';
+import {
+  growthWords,
+  type ChillGrowth,
+  type ChillPiece,
+  type ChillWatch,
+  type CoreForecast,
+  type CoolingRule,
+  type GatePassage,
+  HOUR_S,
+} from '@bunkhouse/core';
 import { ChillChart } from '../../instruments/ChillChart';
 import { Hero } from '../../instruments/Hero';
 import type { Batch } from '../../data/batches';
@@ -150,7 +160,7 @@ function GateHero({ passage, chill, nowS }: { passage: GatePassage; chill: Chill
   const preferences = usePreferences();
   const { from, to, limitS, startS, tookS, state } = passage;
   const C = (value: number) => inWords(value, 'temperature', preferences, 0);
-  const label = `${C(from)} to ${C(to)} in ${digits(limitS / 3600, limitS % 3600 === 0 ? 0 : 1)} h`;
+  const label = `${C(from)} to ${C(to)} in ${digits(limitS / HOUR_S, limitS % HOUR_S === 0 ? 0 : 1)} h`;
   if (state === 'notStarted') return <Hero size="md" label={label} value="–" unit="not begun" />;
   if (state === 'notShown')
     return (
@@ -205,6 +215,7 @@ function WillItPass({
   growth: ChillGrowth;
   nowS: number;
 }) {
+  const say = useSay();
   const preferences = usePreferences();
   const clock = (s: number) => clockTime(chill.offAt + s * 1000);
   const to = inWords(gate.to, 'temperature', preferences, 0);
@@ -219,7 +230,8 @@ function WillItPass({
   if (gate.state === 'fail')
     return (
       <p className="chill-said failed">
-        <b>This gate was not met.</b> {growthWords(growth)} It is a deviation: at the gate’s step write what was decided, and by whom. Cool it on meanwhile.
+        <b>This gate was not met.</b> {say(growthWords(growth))} It is a deviation: at the gate’s step write what was decided, and by whom. Cool it on
+        meanwhile.
       </p>
     );
   if (isOver)

@@ -1,10 +1,10 @@
-import type { ToldAlarm } from '@bunkhouse/core';
+import type { Message, ToldAlarm } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { Glyph } from '../glyphs';
-import { said } from '../language';
 import { showNotice } from '../notice';
+import { useSay } from '../reader';
 import { useReminding } from '../reminding';
 import { useRinging } from './ringing';
 import { useColdLying } from './useColdLying';
@@ -14,7 +14,7 @@ interface Unheard {
   key: string;
   batchId: string;
   code: string;
-  fact: string;
+  fact: Message;
   level: 'danger' | 'caution';
   /** where it is seen to */
   page: 'pit' | 'batches';
@@ -25,6 +25,7 @@ export function PitAlarms() {
   const { batches = [] } = useLiveBatches();
   const [unheard, setUnheard] = useState<Readonly<Record<string, Unheard[]>>>({});
   const { pathname } = useLocation();
+  const say = useSay();
   const { state: reminding } = useReminding();
   const watched = batches.filter((batch) => (isOnFire(batch) && isProbed(batch)) || isChilling(batch));
   const all = batches.flatMap(({ record }) => unheard[record.id] ?? []);
@@ -34,7 +35,7 @@ export function PitAlarms() {
   useEffect(() => {
     if (reminding !== 'on') return;
     // The same tag shows once, however often it is told.
-    for (const { key, fact, code, page, batchId } of all) void showNotice({ title: code, body: fact, tag: key, path: `/${page}/${batchId}` });
+    for (const { key, fact, code, page, batchId } of all) void showNotice({ title: code, body: say(fact), tag: key, path: `/${page}/${batchId}` });
     // What is told follows from the keys.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [joined, reminding]);
@@ -59,7 +60,7 @@ export function PitAlarms() {
             {worst.code}
           </span>
           <p>
-            {said(worst.fact)} {elsewhere.length > 1 && `And ${elsewhere.length - 1} more. `}
+            {say(worst.fact)} {elsewhere.length > 1 && `And ${elsewhere.length - 1} more. `}
             <b>{worst.page === 'pit' ? 'Go to the pit' : 'Go to the batch'}</b>
           </p>
         </Link>

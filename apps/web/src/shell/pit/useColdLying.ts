@@ -1,5 +1,5 @@
 import type { DeviceResponse } from '@bunkhouse/api';
-import { coldLying, coldPlaces, pitLog, type ColdLying } from '@bunkhouse/core';
+import { coldLying, coldPlaces, pitLog, type ColdLying, DAY_MS } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import type { Batch } from '../../data/batches';
 import { useHousePlan } from '../../data/housePlan';
@@ -7,9 +7,9 @@ import { useChannels, useDevices } from '../../data/readings';
 import { useNow } from '../useNow';
 
 /** Air of a refrigerator is gathered by five minutes, for the longest cure: a door is no news. */
-const COLD = { everyS: 300, longestMs: 61 * 86_400_000 };
+const COLD = { everyS: 300, longestMs: 61 * DAY_MS };
 /** Batches that came in within the same days are read together, ms. */
-const TOGETHER_MS = 5 * 86_400_000;
+const TOGETHER_MS = 5 * DAY_MS;
 
 export type ColdView = ColdLying & { isSimulated: boolean };
 

@@ -17,6 +17,7 @@ import {
   type StepState,
   type StepValues,
   type StepInput,
+  type EntryFault,
 } from '@bunkhouse/core';
 import { Fragment, useState, type FormEvent, type ReactNode } from 'react';
 import type { Batch } from '../../data/batches';
@@ -37,7 +38,7 @@ import { asNumber } from './typed';
 import { useDraft } from './useDraft';
 import { NotForYou, Only } from '../Only';
 import { newId } from '../../data/newId';
-import { faultWords } from './faultWords';
+import { useSay } from '../reader';
 import { quantityOf } from './quantityOf';
 
 interface Draft {
@@ -97,6 +98,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
   const { record, state } = batch;
   const { spec } = step;
   const preferences = usePreferences();
+  const say = useSay();
   const now = useNow();
   const tellLogged = useTellLogged();
   const [draft, change, clear] = useDraft<Draft>(`${record.id}.${corrects?.id ?? spec.id}`, () =>
@@ -114,11 +116,10 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
   const truly = readWith !== null && entry.kind === 'done' ? { ...entry, ...readValues(readWith, spec.inputs, entry.values, Date.parse(entry.at)) } : entry;
   const faults = checkEntry(record, truly, now);
   const trulyValues = 'values' in truly ? truly.values : {};
+  const said = (fault: EntryFault | undefined) => (fault === undefined ? undefined : say(fault));
   const faultAt = (field: string) =>
-    faultWords(
-      (tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field),
-      preferences,
-    ) ?? refusal?.errors.find((fault) => fault.field === field)?.message;
+    said((tried ? faults : faults.filter((fault) => wasTyped(fault.field, draft))).find((fault) => fault.field === field)) ??
+    refusal?.errors.find((fault) => fault.field === field)?.message;
   const read = readSoFar(spec, step.read, trulyValues);
   const hasRead = Object.keys(trulyValues).length > 0;
   const bath = bathOf(state.standing, state.design, record.process, state.closing);
@@ -224,14 +225,14 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
         <label className={`field${faultAt('reason') ? ' wrong' : ''}`}>
           <span className="label">{corrects === undefined ? 'Reason, kept in the log' : 'What was wrong with it'}</span>
           <textarea className="box" rows={2} maxLength={1000} value={draft.reason} onChange={(event) => change({ reason: event.target.value })} />
-          <Fault text={faults.find((fault) => fault.field === 'reason')?.message} />
+          <Fault text={said(faults.find((fault) => fault.field === 'reason'))} />
         </label>
       )}
       <WhenField
         at={draft.at}
         now={now}
         onChange={(at) => change({ at })}
-        fault={faultAt('at') ?? (draft.at === '' ? undefined : faults.find((fault) => fault.field === 'at')?.message)}
+        fault={faultAt('at') ?? (draft.at === '' ? undefined : said(faults.find((fault) => fault.field === 'at')))}
       />
       {refusal !== null && (
         <div className="strip warn" role="alert">
@@ -242,7 +243,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
           <p>{refusal.message}</p>
         </div>
       )}
-      <Fault text={tried ? faults.find((fault) => fault.field === 'entry')?.message : undefined} />
+      <Fault text={tried ? said(faults.find((fault) => fault.field === 'entry')) : undefined} />
       <div className="record-act">
         <button type="submit" className={`btn xl${first ? ' go' : ''}`} aria-disabled={busy}>
           <Glyph

@@ -1,4 +1,4 @@
-import { COLOURED_PPM, cureCourse, whatIfCourse, whatIfs, type CureCourse, type Species } from '@bunkhouse/core';
+import { COLOURED_PPM, cureCourse, whatIfCourse, whatIfs, type CureCourse, type Species, HOUR_MS, MINUTE_MS } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import type { Batch } from '../../../data/batches';
 import { CureCurve } from '../../../instruments/CureCurve';
@@ -16,7 +16,6 @@ import { Scrubber } from './Scrubber';
 import { SoakPanel } from './SoakPanel';
 import { WhatIfs } from './WhatIfs';
 
-const HOUR_MS = 3_600_000;
 /** Steps of colour, in the unit that is shown: % salt, ppm nitrite. */
 const STEPS: Readonly<Record<Species, readonly number[]>> = {
   salt: SALT_STEPS,
@@ -70,7 +69,7 @@ function useWhatIf(batch: Batch, course: CureCourse, now: number) {
   const { record, state } = batch;
   const [chosenId, setChosenId] = useState<string | null>(null);
   // Plans do not change by the second: what is offered is looked at anew when the log or the minute changes.
-  const minute = Math.floor(now / 60_000) * 60_000;
+  const minute = Math.floor(now / MINUTE_MS) * MINUTE_MS;
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const offered = useMemo(() => (state.facts.pulledG[course.code] === undefined ? whatIfs(record, state, minute) : []), [record, course.code, minute]);
   const chosen = offered.find((whatIf) => whatIf.id === chosenId) ?? null;

@@ -1,10 +1,9 @@
-import { cureCourse } from '@bunkhouse/core';
+import { cureCourse, HOUR_MS } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import type { Batch } from '../../../data/batches';
 import { digits } from '../../../shell/quantities';
 import { useSection } from '../../../workers/useSection';
 
-const HOUR_MS = 3_600_000;
 /** Core ÷ mean from which a piece is stiff all through [M: firmness follows the salt]. */
 const FIRM_FROM = 0.6;
 

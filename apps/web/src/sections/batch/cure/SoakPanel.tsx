@@ -1,4 +1,16 @@
-import { LEARNT_FROM, pieceTarget, soakMinutes, tasteTarget, VERDICTS, type CureCourse, type SoakPlan, type Tasted } from '@bunkhouse/core';
+import {
+  LEARNT_FROM,
+  pieceTarget,
+  soakMinutes,
+  tasteTarget,
+  VERDICTS,
+  type CureCourse,
+  type SoakPlan,
+  type Tasted,
+  MINUTE_MS,
+  HOUR_MS,
+  DAY_MIN,
+} from '@bunkhouse/core';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import type { Batch } from '../../../data/batches';
@@ -17,8 +29,6 @@ const CHANGES = [0, 1, 3, 7, 23] as const;
 
 /** Minutes at which the soak is told. */
 const TOLD = [0, 20, 60, 120, 240, 720, 1440] as const;
-const MINUTE_MS = 60_000;
-const HOUR_MS = 3_600_000;
 /** Soaks are planned to five minutes. */
 const PLANNED_TO = 5;
 
@@ -52,7 +62,7 @@ export function SoakPanel({
   const rounded = minutes === null ? null : Math.round(minutes / PLANNED_TO) * PLANNED_TO;
   const soakOut = state.step('soak-out');
   const planned = state.design.soakMin;
-  const mayPlan = soakOut?.closing === null && rounded !== null && rounded >= PLANNED_TO && rounded <= 1440 && rounded !== planned;
+  const mayPlan = soakOut?.closing === null && rounded !== null && rounded >= PLANNED_TO && rounded <= DAY_MIN && rounded !== planned;
   return (
     <section className="panel soak-panel" aria-label="The soak">
       <div className="ph">

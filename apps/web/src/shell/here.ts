@@ -1,0 +1,24 @@
+import { PLAIN, type Message, type Reader } from '@bunkhouse/core';
+import { sayTo } from '@bunkhouse/words';
+import { languageHere } from './language';
+
+/** How whoever holds this device reads, by what they chose and what the house writes. */
+export function readerOf({ system, temperature }: Pick<Reader, 'system' | 'temperature'>): Reader {
+  const { decimal, dates } = languageHere();
+  return {
+    system,
+    temperature,
+    decimal: decimal === 'comma' ? ',' : '.',
+    gap: '\u202f',
+    clock: dates === 'monthFirst' ? 12 : 24,
+    dates,
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  };
+}
+
+let here: Reader = PLAIN;
+
+/** Whoever holds this device reads so from now on. For what is said outside of a screen; a screen asks `useSay`. */
+export const setReader = (reader: Reader): void => void (here = reader);
+
+export const sayHere = (message: Message): string => sayTo(here)(message);

@@ -1,0 +1,117 @@
+import { speaker } from '../message.js';
+
+/** Why an entry may not be written as it is. */
+export const CHECK_WORDS = {
+  'step-title': '{title}',
+
+  'no-time': 'Give the time of it.',
+  'still-to-come': 'That time is still to come. Log it when it is done.',
+  'nothing-written': 'Write something.',
+  'decision-missing': 'Write what was decided, and by whom.',
+  'why-thrown-away': 'Write why the batch is thrown away.',
+  'why-changed': 'Write why the plan changes.',
+  'why-taken-back': 'Write why it is taken back.',
+  'why-left-out': 'Write why it is left out.',
+  'why-dropped': 'Write why the piece leaves the batch.',
+  'what-was-wrong': 'Write what was wrong with it.',
+  'how-known': 'If it is so, write how you know.',
+  'unknown-entry': 'That is no kind of entry.',
+
+  'log-closed': 'This batch is packed: its log is closed but for notes and corrections.',
+  'thrown-away': 'This batch was thrown away.',
+  'no-such-step': 'This batch has no such step.',
+  'not-left-out': '{step} cannot be left out.',
+  'was-left-out': '{step} was already left out. Look at the ticket; a wrong entry is corrected there.',
+  'was-logged': '{step} was already logged. Look at the ticket; a wrong entry is corrected there.',
+  'comes-first': '{step} comes first and is not logged yet.',
+  'before-what-it-needs': 'That is before “{step}”, which was at {at, time, moment}.',
+  'after-what-needs-it': 'That is after “{step}”, which was at {at, time, moment}.',
+
+  'half-read': '{input} is missing: a core that is read is read in three places. Read it, or write why not.',
+  'not-proven':
+    'Piece {piece}: neither its core nor its water was read so that it is shown to be done. Read its core; or log its water at the start and at the end, at most {apartH, number, h} apart and {leastC, number, C} or more; or write what was decided.',
+  'not-asked': 'This step does not ask for that.',
+  'none-read': 'Read at least one of the pieces.',
+  'input-missing': '{input} is missing.',
+  'choose-one': '{input}: choose one.',
+  'input-no-number': '{input} must be a number.',
+  'of-piece': '{input}, piece {piece}',
+  'grams-for-kilograms': '{fault} Grams where kilograms were meant?',
+  'at-input': '{input}: {fault}',
+
+  'lighter-after-pumping':
+    'Piece {piece} weighed {beforeG, number, g} before pumping: it cannot weigh {afterG, number, g} after. Weigh again, or correct the weight before.',
+  'pumped-too-much': 'That is {percent, number, percent} pumped: no piece holds so much. Look at the unit and weigh again.',
+  'deeper-than-middle': 'From rim to middle it is only {halfMm, number, mm}.',
+  'far-from-before': '{g, number, g} is far from the {beforeG, number, g} before. Look at the unit and weigh again.',
+
+  'gate-not-shown':
+    '{gate} is not shown to be met: by what was read it may have taken {mostH, number, h1}, where {limitH, number, h1} are allowed. Decide with your food-safety plan, and write what was decided and by whom.',
+  'gate-not-shown-of':
+    '{gate} of piece {piece} is not shown to be met: by what was read it may have taken {mostH, number, h1}, where {limitH, number, h1} are allowed. Decide with your food-safety plan, and write what was decided and by whom.',
+  'gate-undecided':
+    'A chill gate was not met by piece {piece}, and nobody wrote what was decided. Write it: by whom, and why it may be eaten; or throw it away.',
+  'pulled-too-soon': '{why} Put it back, or write what was decided: cooked as meat that is not cured, or thrown away.',
+  'program-first': '{why} Change its program first.',
+  'pour-away': '{why} Do not use this brine: pour it away and mix again.',
+  'write-what-was-done': '{why} Write what was done.',
+  'add-what-is-missing': '{why} Add what is missing, or write why not.',
+  'line-water': 'Water',
+  'line-salt': 'Salt',
+  'line-sugar': 'Sugar',
+  'line-cure': 'Cure',
+  'off-the-sheet': '{line}: {weighedG, number, g1} where the sheet says {plannedG, number, g1}. Weigh it again, or write why.',
+
+  'nothing-to-correct': 'There is no such entry to correct.',
+  'nothing-to-take-back': 'There is no such entry to take back.',
+  'shared-with': 'That was written for {code}, which this was cut from: put it right there, and it is right here, too.',
+  'part-stands-alone': 'The other part is a batch of its own by now: that cannot be taken back.',
+  'built-upon': '{step} was logged after it. Correct the entry instead.',
+
+  'what-happened-to-piece': 'What happened to the piece?',
+  'no-such-piece': 'This batch has no such piece.',
+  'piece-gone': 'This batch has no such piece, or it has left it.',
+  'tied-to-which': 'Tied to which other piece of this batch?',
+  'last-piece': 'That is the last piece: throw the batch away instead.',
+  'no-act-on-piece': 'That is nothing that is done to a piece.',
+  'part-is-no-batch': 'The other part needs to be a batch.',
+  'lies-in-brine': 'It lies in the brine: cut it before it goes in, or when it is pulled. Two parts would cure at two speeds.',
+  'parts-off': 'Together that is {togetherG, number, g} of a piece of {greenG, number, g} green. Look at the unit and weigh again.',
+  'cut-away': 'What was cut away',
+  'its-weight': 'Its weight',
+  'what-stays': 'What stays',
+  'what-goes': 'What goes',
+  'weight-missing': '{what}: a weight is missing.',
+
+  'what-happened-at-pit': 'What happened at the pit?',
+  'no-act-at-pit': 'That is nothing that is done at the pit.',
+  'read-places': 'Read between 1 and {most, number, n} places.',
+  'no-such-alarm': 'There is no such alarm.',
+  'too-many-channels': 'Up to {most, number, n} channels hang at one cook.',
+  'which-device': 'Which device is it?',
+  'channels-from-one': 'Channels are counted from 1 to {most, number, n}.',
+  'channel-in-two-places': 'Channel {channel, number, n} cannot hang in two places.',
+  'channel-hangs-where': 'A channel hangs in the chamber or in a piece of this batch.',
+  'temperature-no-number': 'A temperature must be a number.',
+  'a-temperature': 'A temperature',
+
+  'which-lot': 'Taken from which lot?',
+  'no-lots-of-it': 'That comes in no lots.',
+  'no-such-lot': 'There is no such lot.',
+  'draw-missing': 'How much was taken? A weight is missing.',
+  'what-was-taken': 'What was taken',
+
+  'brine-is-mixed': 'The brine is mixed: only the days of cure, the cold and the soak can still be planned anew.',
+  'work-has-begun': 'The work on it has begun: when the meat comes on is settled.',
+  'is-pulled': 'It is pulled: the cure cannot be planned anew.',
+  'soak-is-over': 'The soak is over: it cannot be planned anew.',
+  'off-the-fire': 'It is off the fire: its program is over.',
+  'done-already': '{step} is done already: it does not move.',
+  'a-year-away': 'More than a year away: look at the date.',
+  'not-sooner': '{step} not sooner than {span} after “{anchor}”.',
+  'not-later': '{step} not later than {span} after “{anchor}”.',
+  'mixed-by-this-plan': 'The brine is mixed by this plan: it cannot be taken back.',
+  'plan-too-short': '{step} is logged already: the plan cannot be so short.',
+} as const;
+
+export const checkSays = speaker(CHECK_WORDS);

@@ -1,0 +1,88 @@
+import { IntlMessageFormat, type Formats, type Formatters } from 'intl-messageformat';
+import { INSTANT_STYLES, writtenInstant, type InstantStyle } from './instant.js';
+import { QUANTITY_STYLES, quantityAsGiven, writtenQuantity, type Quantity, type QuantityStyle } from './quantity.js';
+import { PLAIN, type Reader } from './reader.js';
+
+/** What a sentence is about: a quantity by the unit that its place names, a word, a sentence within it. */
+export type MessageArg = number | string | Quantity | Message;
+export type MessageArgs = Readonly<Record<string, MessageArg>>;
+
+/** A sentence: by its code and what it is about, and in plain English with metric units. */
+export interface Message {
+  code: string;
+  /** quantities as they are kept, unrounded */
+  args: MessageArgs;
+  message: string;
+}
+
+/** What must be given for a place in a template: `{piece}`, `{limitC, number, C}`, `{n, plural, one {# day} other {# days}}`, `{at, time, moment}`. */
+type ArgOf<Place extends string> = Place extends '' | `${'#' | ' ' | '.' | ',' | ';' | ':'}${string}`
+  ? unknown
+  : Place extends `${infer Name}, ${infer Kind}`
+    ? Record<Name, Kind extends `select,${string}` ? string : number>
+    : Place extends `${string} ${string}`
+      ? unknown
+      : Record<Place, string | Quantity | Message>;
+
+/** What a template must be given. What stands in the branch of a choice begins with a mark or a space, or holds a space: one word alone would count as a place. */
+export type ArgsOf<Template extends string> = Template extends `${string}{${infer Rest}`
+  ? Rest extends `${infer Place}}${infer Tail}`
+    ? Place extends `${infer Head}{${infer Inner}`
+      ? ArgOf<Head> & ArgsOf<`{${Inner}}${Tail}`>
+      : ArgOf<Place> & ArgsOf<Tail>
+    : unknown
+  : unknown;
+
+type Given<Template extends string> = unknown extends ArgsOf<Template> ? [] : [args: { readonly [Name in keyof ArgsOf<Template>]: ArgsOf<Template>[Name] }];
+
+/**
+ * Says sentences of a list of templates, each by its code.
+ *
+ * @example speaker({ 'too-warm': 'It is at {coreC, number, C}.' })('too-warm', { coreC: 54.44 }).message // 'It is at 54 °C.'
+ */
+export const speaker =
+  <const Templates extends Readonly<Record<string, string>>>(templates: Templates) =>
+  <Code extends keyof Templates & string>(code: Code, ...given: Given<Templates[Code]>): Message => {
+    const [args = {}] = given as [MessageArgs?];
+    return { code, args, message: writtenOut(templates[code] as string, args, PLAIN, ({ message }) => message) };
+  };
+
+/**
+ * A template with everything in its place, as somebody reads it.
+ *
+ * @param within how a sentence within it is said
+ */
+export function writtenOut(template: string, args: MessageArgs, reader: Reader, within: (message: Message) => string): string {
+  const values = Object.fromEntries(Object.entries(args).map(([name, arg]) => [name, typeof arg === 'object' ? said(arg, reader, within) : arg]));
+  // A sentence within it may be empty.
+  return String(formatOf(template, reader).format(values)).replace(/ {2,}/g, ' ').trim();
+}
+
+const said = (arg: Quantity | Message, reader: Reader, within: (message: Message) => string): string =>
+  'code' in arg ? within(arg) : quantityAsGiven(arg, reader);
+
+const known = new Map<string, IntlMessageFormat>();
+
+function formatOf(template: string, reader: Reader): IntlMessageFormat {
+  const key = `${Object.values(reader).join('|')}|${template}`;
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const made = new IntlMessageFormat(template, 'en', PLACES, { formatters: writersFor(reader) });
+  known.set(key, made);
+  return made;
+}
+
+/** The names that may stand in a place after `number` or `time`; each comes to its writer below. */
+const named = <Name extends string>(names: readonly Name[]) => Object.fromEntries(names.map((name) => [name, { style: name }]));
+const PLACES = { number: named(QUANTITY_STYLES), time: named(INSTANT_STYLES) } as unknown as Partial<Formats>;
+
+/** The places of a template are written by us, in the words of the reader; what is singular and what plural the language says. */
+const writersFor = (reader: Reader): Formatters =>
+  ({
+    // The number of a plural, `#`, comes without a style.
+    getNumberFormat: (_locale: string, place?: { style: QuantityStyle }) => ({
+      format: (value: number) => writtenQuantity(value, place?.style ?? 'n', reader),
+    }),
+    getDateTimeFormat: (_locale: string, place: { style: InstantStyle }) => ({ format: (at: number) => writtenInstant(at, place.style, reader) }),
+    getPluralRules: (locale: string, options?: Intl.PluralRulesOptions) => new Intl.PluralRules(locale, options),
+  }) as unknown as Formatters;

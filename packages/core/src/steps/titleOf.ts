@@ -1,0 +1,6 @@
+import { checkSays } from '../say/english/check.js';
+import type { Message } from '../say/message.js';
+import type { StepSpec } from './step.js';
+
+/** What a step is called on the ticket. */
+export const titleOf = ({ title }: Pick<StepSpec, 'title'>): Message => checkSays('step-title', { title });

@@ -1,0 +1,1 @@
+export { sayTo, type Language } from './sayTo.js';

@@ -1,0 +1,24 @@
+import { ENGLISH, PLAIN, type Message } from '@bunkhouse/core';
+import { IntlMessageFormat } from 'intl-messageformat';
+import { sayTo } from './sayTo.js';
+
+test('a sentence within a sentence is said to the same reader; what somebody wrote stands', () => {
+  const why: Message = { code: 'water-above', args: { boilsC: 100 }, message: 'Water does not get hotter than 100 °C.' };
+  const whole: Message = { code: 'at-input', args: { input: 'Water', fault: why }, message: '' };
+  expect(sayTo({ ...PLAIN, temperature: 'F' })(whole)).toBe('Water: Water does not get hotter than 212 °F.');
+  expect(sayTo(PLAIN)({ code: 'as-written', args: { text: 'Smells of bay.' }, message: 'Smells of bay.' })).toBe('Smells of bay.');
+});
+
+test('another language says what it knows, and English the rest', () => {
+  const say = sayTo({ ...PLAIN, decimal: ',' }, { 'water-above': 'Wasser wird nicht heißer als {boilsC, number, C1}.' });
+  expect(say({ code: 'water-above', args: { boilsC: 99.5 }, message: '' })).toBe('Wasser wird nicht heißer als 99,5 °C.');
+  expect(say({ code: 'read-again', args: {}, message: '' })).toBe('Read it again.');
+});
+
+describe.each(Object.entries(ENGLISH))('“%s”', (_code, template) => {
+  test('can be read by the parser, and names no unit of its own', () => {
+    expect(() => new IntlMessageFormat(template, 'en')).not.toThrow();
+    // What is read in one unit and typed in the other names both.
+    if (!/typed as|Did it show/.test(template)) expect(template).not.toMatch(/°[CF]|\d (g|kg|mm|lb)\b/);
+  });
+});
