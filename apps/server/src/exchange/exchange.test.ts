@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
 import { BOOK_SCHEMA, usualRequest, type BatchResponse, type Book, type ImportResponse, type LedgerResponse } from '@bunkhouse/api';
@@ -26,6 +28,10 @@ const counts = async (house: TestHouse) =>
       'SELECT (SELECT count(*) FROM batch) AS batches, (SELECT count(*) FROM log_entry) AS entries, (SELECT count(*) FROM recipe_version) AS recipes',
     )
   )[0];
+
+/** Books as this program wrote them at each of its earlier shapes. */
+const KEPT = join(import.meta.dirname, '../../../../demo/kept');
+const kept = (name: string): Book => JSON.parse(readFileSync(join(KEPT, name), 'utf8')) as Book;
 
 beforeAll(async () => {
   [full, empty] = [await openTestHouse(), await openTestHouse()];
@@ -112,6 +118,19 @@ describe('a whole book', () => {
     const { tools: _tools, pictures: _pictures, ...rest } = book;
     const batches = rest.batches.slice(0, 1);
     expect((await send(house, 'import', { ...rest, version: 1, batches, readings: [] })).body).toMatchObject({ written: true, tools: 0, pictures: 0 });
+    await house.close();
+  }, 60_000);
+
+  test('a book of each earlier shape is read as it was written, and the oldest goes in and comes out with every entry', async () => {
+    const house = await openTestHouse();
+    for (const name of readdirSync(KEPT).filter((file) => file.startsWith('book-'))) {
+      const preview = (await send(house, 'preview', kept(name))).body as ImportResponse;
+      expect(preview.batches.map(({ fate }) => fate)).toEqual(kept(name).batches.map(() => 'new'));
+    }
+    const oldest = kept('book-1.json');
+    expect((await send(house, 'import', oldest)).body).toMatchObject({ written: true });
+    const entries = ({ batches }: Book) => Object.fromEntries(batches.map((batch) => [batch.id, batch.entries]));
+    expect(entries(await exported(house))).toEqual(entries(oldest));
     await house.close();
   }, 60_000);
 

@@ -43,6 +43,8 @@ export function readBook(document: unknown): Book {
 
 /** What each version had not yet. */
 const SINCE: readonly Record<string, unknown>[] = [{ tools: [], pictures: [] }];
+/** What came into it while it was written: the first books of version 1 had no lots. */
+const ON_THE_WAY: readonly Record<string, unknown>[] = [{ lots: [] }];
 
 /** A document of an earlier version as the next one would have written it. */
 function broughtUp(document: object, version: number): object {
@@ -50,7 +52,7 @@ function broughtUp(document: object, version: number): object {
   if (added === undefined) throw refuse('version', `There never was a version ${version}.`);
   const early = Object.keys(added).find((name) => Object.hasOwn(document, name));
   if (early !== undefined) throw refuse(early, `Version ${version} had no "${early}".`);
-  return { ...document, ...added, version: version + 1 };
+  return { ...ON_THE_WAY[version - 1], ...document, ...added, version: version + 1 };
 }
 
 function checkTools(tools: Book['tools']): void {
