@@ -52,6 +52,10 @@ describe('times of other people’s loggers', () => {
     expect(guessTimeStyle(['03/04/2026 10:00', '13/04/2026 10:00'])).toEqual({ style: 'dmy', isSure: true });
     expect(guessTimeStyle(['04/03/2026 10:00', '04/13/2026 10:00'])).toEqual({ style: 'mdy', isSure: true });
     expect(guessTimeStyle(['03/04/2026 10:00', '03/04/2026 10:05'])?.isSure).toBe(false);
+    // What is still to come was not logged; of two days that have been the later is likelier.
+    expect(guessTimeStyle(['03/10/2027 10:00'], Date.parse('2027-03-14T08:30:00Z'))).toEqual({ style: 'mdy', isSure: true });
+    expect(guessTimeStyle(['10/03/2027 10:00'], Date.parse('2027-03-14T08:30:00Z'))).toEqual({ style: 'dmy', isSure: true });
+    expect(guessTimeStyle(['11/01/2026 10:00'], Date.parse('2026-11-05T12:00:00Z'))).toEqual({ style: 'mdy', isSure: false });
     // By day first these would run back.
     expect(guessTimeStyle(['01/12/2026 23:55', '02/01/2026 00:05'])).toMatchObject({ style: 'mdy' });
   });

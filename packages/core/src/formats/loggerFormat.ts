@@ -43,10 +43,11 @@ const isNumberLike = (text: string): boolean => NUMBER.test(text.trim());
  *
  * @param rows cells of the first lines, titles included
  * @param timeZone that of the house, for times by a wall clock
+ * @param now ms since the epoch: what is still to come was not logged
  */
-export function guessLoggerFormat(rows: readonly (readonly string[])[], timeZone: string): GuessedFormat | null {
+export function guessLoggerFormat(rows: readonly (readonly string[])[], timeZone: string, now?: number): GuessedFormat | null {
   for (let head = 0; head < Math.min(MOST_HEAD_LINES, rows.length); head += 1) {
-    const found = guessFrom(rows, head, timeZone);
+    const found = guessFrom(rows, head, timeZone, now);
     if (found !== null) return found;
   }
   return null;
@@ -54,7 +55,7 @@ export function guessLoggerFormat(rows: readonly (readonly string[])[], timeZone
 
 const MOST_LOOKED_AT = 60;
 
-function guessFrom(rows: readonly (readonly string[])[], head: number, timeZone: string): GuessedFormat | null {
+function guessFrom(rows: readonly (readonly string[])[], head: number, timeZone: string, now: number | undefined): GuessedFormat | null {
   const body = rows.slice(head, head + MOST_LOOKED_AT).filter((row) => row.some((cell) => cell.trim() !== ''));
   const [first] = body;
   if (first === undefined) return null;
@@ -62,8 +63,14 @@ function guessFrom(rows: readonly (readonly string[])[], head: number, timeZone:
   const texts = (column: number) => body.map((row) => row[column] ?? '');
   const titles = head === 0 ? [] : [...(rows[head - 1] ?? [])].map((title) => title.trim());
   for (let column = 0; column < first.length; column += 1) {
-    const alone = styleOf(texts(column));
-    const paired = alone === null || !hasClock(texts(column)) ? styleOf(body.map((row) => `${row[column] ?? ''} ${row[column + 1] ?? ''}`)) : null;
+    const alone = styleOf(texts(column), now);
+    const paired =
+      alone === null || !hasClock(texts(column))
+        ? styleOf(
+            body.map((row) => `${row[column] ?? ''} ${row[column + 1] ?? ''}`),
+            now,
+          )
+        : null;
     const isPaired = paired !== null && (paired.style === 'ymd' || paired.style === 'dmy' || paired.style === 'mdy');
     const time = isPaired ? paired : alone;
     if (time === null) continue;
@@ -74,7 +81,7 @@ function guessFrom(rows: readonly (readonly string[])[], head: number, timeZone:
     if (
       time.style === 'elapsed' &&
       isCount(texts(column)) &&
-      first.some((_, other) => other > column && styleOf(texts(other)) !== null && !isMeasured(texts(other)))
+      first.some((_, other) => other > column && styleOf(texts(other), now) !== null && !isMeasured(texts(other)))
     )
       continue;
     const cells = measured.flatMap(texts);
@@ -105,14 +112,14 @@ function guessFrom(rows: readonly (readonly string[])[], head: number, timeZone:
 const READABLE = 0.8;
 
 /** The style of most of some texts: broken lines are left aside. The first line must be one that can be read. */
-function styleOf(texts: readonly string[]): ReturnType<typeof guessTimeStyle> {
-  const whole = guessTimeStyle(texts);
+function styleOf(texts: readonly string[], now: number | undefined): ReturnType<typeof guessTimeStyle> {
+  const whole = guessTimeStyle(texts, now);
   if (whole !== null) return whole;
   const [first = ''] = texts;
   const ofFirst = guessTimeStyle([first]);
   if (ofFirst === null) return null;
   const like = texts.filter((text) => guessTimeStyle([text]) !== null);
-  return like.length >= texts.length * READABLE ? guessTimeStyle(like) : null;
+  return like.length >= texts.length * READABLE ? guessTimeStyle(like, now) : null;
 }
 
 const hasClock = (texts: readonly string[]): boolean =>

@@ -1,3 +1,5 @@
+import { DAY_MS } from '../clock/spans.js';
+
 /** How a logger writes its times. `local` ones by a wall clock in a zone; `elapsed` ones since it was started. */
 export const TIME_STYLES = ['instant', 'ymd', 'dmy', 'mdy', 'epochS', 'epochMs', 'elapsed'] as const;
 export type TimeStyle = (typeof TIME_STYLES)[number];
@@ -62,17 +64,27 @@ function hourOf(hour: number, half: string | undefined): number | null {
 const finite = (at: number): number | null => (Number.isFinite(at) ? at : null);
 
 /**
- * The style in which all of some times can be read: of several the first that runs forwards. `isSure` is false where day and month could
- * be either.
+ * The style in which all of some times can be read: of several the one that runs forwards, is not still to come, and is the latest, since
+ * a log is mostly brought in soon. `isSure` is false where day and month could be either.
+ *
+ * @param now ms since the epoch, for times by a wall clock
  */
-export function guessTimeStyle(texts: readonly string[]): { style: TimeStyle; isSure: boolean } | null {
+export function guessTimeStyle(texts: readonly string[], now = Infinity): { style: TimeStyle; isSure: boolean } | null {
   const given = texts.filter((text) => text.trim() !== '');
   if (given.length === 0) return null;
   const fits = TIME_STYLES.filter((style) => given.every((text) => readTime(text, style) !== null));
-  const forwards = fits.filter((style) => runsForwards(given.map((text) => readTime(text, style) ?? 0)));
-  const [style] = forwards.length > 0 ? forwards : fits;
-  if (style === undefined) return null;
-  return { style, isSure: !(style === 'dmy' || style === 'mdy') || !(forwards.includes('dmy') && forwards.includes('mdy')) };
+  const timesBy = (style: TimeStyle) => given.map((text) => readTime(text, style) ?? 0);
+  const forwards = fits.filter((style) => runsForwards(timesBy(style)));
+  const latest = (style: TimeStyle) => Math.max(...timesBy(style));
+  // A wall clock may be a day ahead of the universal one.
+  const been = forwards.filter((style) => !isLocal(style) || latest(style) <= now + DAY_MS);
+  const likely = [been, forwards, fits].find((styles) => styles.length > 0) ?? [];
+  const [first] = likely;
+  if (first === undefined) return null;
+  if (first !== 'dmy' && first !== 'mdy') return { style: first, isSure: true };
+  const either = likely.filter((style) => style === 'dmy' || style === 'mdy');
+  const style = Number.isFinite(now) ? either.reduce((a, b) => (latest(b) > latest(a) ? b : a)) : first;
+  return { style, isSure: either.length < 2 };
 }
 
 const runsForwards = (times: readonly number[]): boolean => times.every((time, i) => i === 0 || time >= (times[i - 1] ?? -Infinity));

@@ -42,7 +42,7 @@ export function BringIn() {
     // The last line of the head may be cut off.
     const whole = file.size > HEAD_BYTES ? head.slice(0, head.lastIndexOf('\n') + 1) : head;
     const rows = Papa.parse<string[]>(whole, { skipEmptyLines: 'greedy' }).data;
-    const guessed = guessLoggerFormat(rows, zone);
+    const guessed = guessLoggerFormat(rows, zone, Date.now());
     if (guessed === null)
       return setFault(
         `In ${file.name} no column of times was found beside one of temperatures. Is it a logger’s file, with commas, semicolons or tabs between?`,
