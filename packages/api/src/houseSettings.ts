@@ -7,8 +7,10 @@ export interface HouseSettings {
   temperature: 'C' | 'F';
   /** the sign between whole and part */
   decimal: 'point' | 'comma';
-  /** 17 Oct, 15:30 or Oct 17, 3:30 pm */
+  /** 17 Oct or Oct 17 */
   dates: 'dayFirst' | 'monthFirst';
+  /** 15:30 or 3:30 pm */
+  clock: '24' | '12';
   /** of a new batch */
   ruleSet: keyof typeof RULE_SETS;
   /** a shared tablet asks for the PIN again after so many minutes */
@@ -22,7 +24,15 @@ export const USUAL_SETTINGS: HouseSettings = {
   temperature: 'C',
   decimal: 'point',
   dates: 'dayFirst',
+  clock: '24',
   ruleSet: 'us',
   lockMin: 10,
   rawDays: null,
 };
+
+/** What a house has chosen, and the usual for the rest. Before the clock was a choice of its own it went by the order of the days. */
+export const settingsOf = (chosen: Partial<HouseSettings> | undefined): HouseSettings => ({
+  ...USUAL_SETTINGS,
+  ...(chosen?.dates === 'monthFirst' ? { clock: '12' as const } : {}),
+  ...chosen,
+});

@@ -23,6 +23,9 @@ export class SettingsRequest implements HouseSettings {
   @IsIn(['dayFirst', 'monthFirst'], { message: 'The day first or the month?' })
   dates: 'dayFirst' | 'monthFirst';
 
+  @IsIn(['24', '12'], { message: '15:30 or 3:30 pm?' })
+  clock: '24' | '12' = '24';
+
   @IsIn(RULES, { message: 'By which rules does the house go?' })
   ruleSet: keyof typeof RULE_SETS;
 

@@ -1,1 +1,2 @@
-export { sayTo, type Language } from './sayTo.js';
+export { readerOf } from './readerOf.js';
+export { sayTo } from './sayTo.js';

@@ -1,7 +1,7 @@
 import { ENGLISH, writtenOut, type Message, type Reader } from '@bunkhouse/core';
 
 /** Sentences by their code, in one language. What it does not know is said in English. */
-export type Language = Readonly<Partial<Record<string, string>>>;
+type Language = Readonly<Partial<Record<string, string>>>;
 
 /**
  * How sentences are said to somebody: in the units, numbers, clock and language that they read. What has no template, since somebody

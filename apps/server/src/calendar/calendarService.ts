@@ -1,7 +1,8 @@
 import { randomBytes, timingSafeEqual } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { BatchResponse, CalendarFeedRequest, CalendarFeedResponse } from '@bunkhouse/api';
+import { settingsOf, type BatchResponse, type CalendarFeedRequest, type CalendarFeedResponse } from '@bunkhouse/api';
+import { readerOf, sayTo } from '@bunkhouse/words';
 import { calendarEvents, DAY_MS } from '@bunkhouse/core';
 import type { DataSource } from 'typeorm';
 import { BatchesService } from '../batches/batchesService.js';
@@ -60,6 +61,7 @@ export class CalendarService {
     const events = batches.flatMap((batch) => calendarEvents(batch, Date.parse(batch.createdAt), hours.timeZone));
     return writeCalendar(events, {
       name: house?.name ?? 'Cook-house',
+      say: sayTo(readerOf(settingsOf(house?.settings), hours.timeZone)),
       timeZone: hours.timeZone,
       alarmMin: feed.alarmMin,
       addressOf: (id) => `${host}/batches/${id}`,

@@ -1,4 +1,4 @@
-import { STATION_NAMES, type CalendarEvent, MINUTE_MS } from '@bunkhouse/core';
+import { STATION_NAMES, type CalendarEvent, type Message, MINUTE_MS } from '@bunkhouse/core';
 import dayjs, { type Dayjs } from 'dayjs';
 import timezone from 'dayjs/plugin/timezone.js';
 import utc from 'dayjs/plugin/utc.js';
@@ -15,6 +15,8 @@ const KNOWN_ZONES = new Set(tzlib_get_timezones() as string[]);
 
 export interface CalendarParams {
   name: string;
+  /** how the house says its sentences */
+  say: (message: Message) => string;
   timeZone: string;
   /** minutes before each job; null for no alarm */
   alarmMin: number | null;
@@ -23,7 +25,8 @@ export interface CalendarParams {
 }
 
 /** Jobs as iCalendar [RFC 5545], times by the clocks of the house. */
-export function writeCalendar(events: readonly CalendarEvent[], { name, timeZone, alarmMin, addressOf }: CalendarParams): string {
+export function writeCalendar(events: readonly CalendarEvent[], params: CalendarParams): string {
+  const { name, timeZone } = params;
   const zone = KNOWN_ZONES.has(timeZone) ? timeZone : UTC;
   const calendar = ical({
     name,
@@ -33,7 +36,7 @@ export function writeCalendar(events: readonly CalendarEvent[], { name, timeZone
     timezone: { name: zone, generator: (tz) => blockOf(tz) },
   });
   for (const event of events) {
-    const data = { ...dataOf(event, alarmMin, addressOf), timezone: zone };
+    const data = { ...dataOf(event, params), timezone: zone };
     add(calendar, { ...data, ...repeatingOf(event) });
     for (const { of, at } of event.series?.moved ?? []) add(calendar, { ...data, start: instant(at), end: endOf(at, event), recurrenceId: instant(of) });
   }
@@ -52,7 +55,7 @@ const endOf = (at: number, { minutes }: CalendarEvent): Dayjs => instant(at + mi
 
 const STATUS = { planned: ICalEventStatus.CONFIRMED, done: ICalEventStatus.CONFIRMED, cancelled: ICalEventStatus.CANCELLED } as const;
 
-function dataOf(event: CalendarEvent, alarmMin: number | null, addressOf: CalendarParams['addressOf']): ICalEventData {
+function dataOf(event: CalendarEvent, { say, alarmMin, addressOf }: CalendarParams): ICalEventData {
   const done = event.status === 'done';
   return {
     id: event.uid,
@@ -61,7 +64,7 @@ function dataOf(event: CalendarEvent, alarmMin: number | null, addressOf: Calend
     start: instant(event.at),
     end: endOf(event.at, event),
     summary: `${done ? 'Done: ' : ''}${event.title}, ${event.code}`,
-    description: `${event.task}\n\nLog it in the house: only what is logged there counts.`,
+    description: `${say(event.task)}\n\nLog it in the house: only what is logged there counts.`,
     categories: [{ name: STATION_NAMES[event.station] }],
     status: STATUS[event.status],
     ...(addressOf === null ? {} : { url: addressOf(event.batchId) }),

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { SettingsRequest, USUAL_SETTINGS, type HouseResponse } from '@bunkhouse/api';
+import { SettingsRequest, settingsOf, type HouseResponse } from '@bunkhouse/api';
 import type { DataSource } from 'typeorm';
 import { For } from '../crew/rights.js';
 import { ERROR_SCHEMA } from '../openapi.js';
@@ -18,7 +18,7 @@ export class HouseController {
   @ApiOkResponse({ schema: { $ref: '#/components/schemas/HouseResponse' } })
   async house(): Promise<HouseResponse> {
     const house = await this.dataSource.getRepository(HouseEntity).findOneBy({ id: 1 });
-    return { name: house?.name ?? 'Your cook-house', demo: house?.demo ?? false, settings: { ...USUAL_SETTINGS, ...house?.settings } };
+    return { name: house?.name ?? 'Your cook-house', demo: house?.demo ?? false, settings: settingsOf(house?.settings) };
   }
 
   @Post()

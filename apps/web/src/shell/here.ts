@@ -1,20 +1,10 @@
 import { PLAIN, type Message, type Reader } from '@bunkhouse/core';
-import { sayTo } from '@bunkhouse/words';
+import { readerOf, sayTo } from '@bunkhouse/words';
 import { languageHere } from './language';
 
 /** How whoever holds this device reads, by what they chose and what the house writes. */
-export function readerOf({ system, temperature }: Pick<Reader, 'system' | 'temperature'>): Reader {
-  const { decimal, dates } = languageHere();
-  return {
-    system,
-    temperature,
-    decimal: decimal === 'comma' ? ',' : '.',
-    gap: '\u202f',
-    clock: dates === 'monthFirst' ? 12 : 24,
-    dates,
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-  };
-}
+export const readerHere = (shown: Pick<Reader, 'system' | 'temperature'>): Reader =>
+  readerOf({ ...languageHere(), ...shown }, Intl.DateTimeFormat().resolvedOptions().timeZone);
 
 let here: Reader = PLAIN;
 

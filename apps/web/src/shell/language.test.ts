@@ -2,10 +2,10 @@ import dayjs from 'dayjs';
 import { patternIn, said, setLanguage } from './language';
 import { digits, readNumber } from './quantities';
 
-afterEach(() => setLanguage({ decimal: 'point', dates: 'dayFirst' }));
+afterEach(() => setLanguage({ decimal: 'point', dates: 'dayFirst', clock: '24' }));
 
 test('with a comma every number is written with one, and read back as it was', () => {
-  setLanguage({ decimal: 'comma', dates: 'dayFirst' });
+  setLanguage({ decimal: 'comma', dates: 'dayFirst', clock: '24' });
   expect(digits(3990.5, 1)).toBe('3\u202f990,5');
   expect(digits(-0.25, 2)).toBe('\u22120,25');
   for (const value of [0, 0.1, 12.34, 3990.5]) expect(readNumber(digits(value, 2))).toBe(value);
@@ -14,7 +14,7 @@ test('with a comma every number is written with one, and read back as it was', (
 test('the numbers in a sentence follow; its full stops, times and whole numbers stay', () => {
   const text = 'Piece A took 10.4 % of 10 % planned. Pump it again at 14:20. See v2.';
   expect(said(text)).toBe(text);
-  setLanguage({ decimal: 'comma', dates: 'dayFirst' });
+  setLanguage({ decimal: 'comma', dates: 'dayFirst', clock: '24' });
   expect(said(text)).toBe('Piece A took 10,4 % of 10 % planned. Pump it again at 14:20. See v2.');
 });
 
@@ -26,14 +26,17 @@ test.each([
   ['HH:mm:ss', 'h:mm:ss a'],
   ['YYYY-MM-DDTHH:mm', 'YYYY-MM-DDTHH:mm'],
 ])('%s with the month first is %s', (pattern, expected) => {
-  expect(patternIn(pattern, { dates: 'monthFirst' })).toBe(expected);
-  expect(patternIn(pattern, { dates: 'dayFirst' })).toBe(pattern);
+  expect(patternIn(pattern, { dates: 'monthFirst', clock: '12' })).toBe(expected);
+  expect(patternIn(pattern, { dates: 'dayFirst', clock: '24' })).toBe(pattern);
 });
 
 test('days and hours on the screen follow the house at once; what a field of the browser reads does not', () => {
   const at = dayjs('2026-10-17T15:30:00');
   expect(at.format('D MMM, HH:mm')).toBe('17 Oct, 15:30');
-  setLanguage({ decimal: 'point', dates: 'monthFirst' });
+  setLanguage({ decimal: 'point', dates: 'monthFirst', clock: '12' });
   expect(at.format('D MMM, HH:mm')).toBe('Oct 17, 3:30 pm');
   expect(at.format('YYYY-MM-DDTHH:mm')).toBe('2026-10-17T15:30');
+  // The clock and the order of days are two choices.
+  setLanguage({ decimal: 'point', dates: 'dayFirst', clock: '12' });
+  expect(at.format('D MMM, HH:mm')).toBe('17 Oct, 3:30 pm');
 });

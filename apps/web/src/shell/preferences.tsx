@@ -1,7 +1,7 @@
 import { USUAL_SETTINGS, type HouseSettings } from '@bunkhouse/api';
 import { useHouse } from '../data/batches';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { readerOf, setReader } from './here';
+import { readerHere, setReader } from './here';
 import { setLanguage } from './language';
 import { useWho } from './who';
 
@@ -43,9 +43,9 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     window.addEventListener('storage', follow);
     return () => window.removeEventListener('storage', follow);
   }, []);
-  const { system, temperature, decimal, dates, ruleSet } = house?.settings ?? USUAL_SETTINGS;
-  setLanguage({ decimal, dates });
-  setReader(readerOf({ system: chosen.system ?? system, temperature: chosen.temperature ?? temperature }));
+  const { system, temperature, decimal, dates, clock, ruleSet } = house?.settings ?? USUAL_SETTINGS;
+  setLanguage({ decimal, dates, clock });
+  setReader(readerHere({ system: chosen.system ?? system, temperature: chosen.temperature ?? temperature }));
   const value = useMemo(
     () => ({ ...FIRST, system, temperature, ruleSet, ...chosen, name, change: (part: Chosen) => setChosen((now) => ({ ...now, ...part })) }),
     [chosen, name, system, temperature, ruleSet],
@@ -53,7 +53,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   if (house === undefined && error === undefined) return null;
   // Everything is written anew in another language.
   return (
-    <Context key={`${decimal} ${dates}`} value={value}>
+    <Context key={`${decimal} ${dates} ${clock}`} value={value}>
       {children}
     </Context>
   );

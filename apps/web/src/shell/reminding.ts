@@ -1,4 +1,5 @@
-import { MINUTE_MS } from '@bunkhouse/core';
+import { sayHere } from './here';
+import { MINUTE_MS, wordsOfStep } from '@bunkhouse/core';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useLiveBatches, type Batch } from '../data/batches';
 import { showNotice } from './notice';
@@ -67,7 +68,7 @@ const dueJobs = ({ record, state }: Batch, now: number) =>
         {
           key: `${record.id} ${state.next.spec.id} ${Math.round(state.next.dueAt / MINUTE_MS)}`,
           title: `${state.next.spec.title}, ${record.code}`,
-          body: state.next.spec.task,
+          body: sayHere(wordsOfStep(state.next.spec, record.process).task),
           path: `/batches/${record.id}`,
         },
       ]

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { ACCELERATOR_LINE } from '../steps/mixLines.js';
 import { repumps } from './design.js';
 import type { BatchDesign } from '../log/batchDesign.js';
@@ -37,7 +38,7 @@ const cookedSealed = (step: StepSpec): StepSpec =>
   step.id === 'core'
     ? {
         ...step,
-        task: `${step.task} Sealed and held under, it need not be pricked where its water was read at the start and at the end.`,
+        task: `${step.task} ${stepSays('sealed').message}`,
         inputs: step.inputs.map((input) => ({ ...input, optional: true })),
       }
     : step;

@@ -1,4 +1,6 @@
 import { MINUTE_MS } from '../clock/spans.js';
+import { wordsOfStep } from '../recipes/wordsOfStep.js';
+import type { Message } from '../say/message.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
 import type { Station } from '../steps/station.js';
@@ -12,7 +14,7 @@ export interface CalendarEvent {
   code: string;
   stepId: string;
   title: string;
-  task: string;
+  task: Message;
   station: Station;
   /** ms */
   at: number;
@@ -53,7 +55,7 @@ export function calendarEvents(record: BatchRecord, createdAt: number, timeZone:
     ...written,
     stepId: step.spec.id,
     title: step.spec.title,
-    task: step.spec.task,
+    task: wordsOfStep(step.spec, record.process).task,
     station: step.spec.station,
     at: step.closing === null ? step.dueAt : Date.parse(step.closing.at),
     minutes: step.spec.handsMin ?? USUAL_MINUTES,

@@ -25,7 +25,8 @@ import { slowSmokeFault } from '../batch/slowSmoke.js';
 import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
-import type { StepInput, StepSpec } from '../steps/step.js';
+import type { Gate, StepInput, StepSpec } from '../steps/step.js';
+import { wordsOfStep } from '../recipes/wordsOfStep.js';
 import type { AnyInputName } from '../steps/values.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
@@ -252,10 +253,12 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   const pieces = piecesAt(state, at);
   const read = readSoFar(step.spec, step.read, values);
   const failed = failedGates(step.spec, read, pieces);
+  const words = wordsOfStep(step.spec, record.process);
+  const saidOf = (gate: Gate) => words.gates[step.spec.gates.indexOf(gate)] ?? asWritten(gate.say);
   const stop = failed.find((gate) => gate.onFail === 'stop');
-  if (stop !== undefined) return [faultAt(`values.${stop.inputs[0] ?? ''}`, asWritten(stop.say))];
+  if (stop !== undefined) return [faultAt(`values.${stop.inputs[0] ?? ''}`, saidOf(stop))];
   if (written) return [];
-  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => faultAt('reason', asWritten(gate.say)));
+  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => faultAt('reason', saidOf(gate)));
   const early = step.spec.notBeforeCureShare;
   const from = early === undefined ? null : state.step(early.step)?.closing;
   if (early !== undefined && from) {
@@ -263,7 +266,7 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
     // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
     const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * DAY_MS) - HOUR_MS;
     const short = reachFaults(record, draft, at);
-    faults.push(...(short.length === 0 && isEarly ? [faultAt('reason', asWritten(early.say))] : short));
+    faults.push(...(short.length === 0 && isEarly ? [faultAt('reason', words.early ?? asWritten(early.say))] : short));
   }
   if (step.spec.cooling !== undefined && closesStep(step.spec, read, 'as if', pieces)) faults.push(...coolingFaults(record, step, draft, at));
   if (step.spec.id === 'pack') faults.push(...undecidedFaults(state));
@@ -273,7 +276,7 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
 /** A gate that was not met, or that may well not have been: what was decided is to be written. */
 function coolingFaults(record: BatchRecord, { spec }: StepState, draft: EntryDraft, at: number): EntryFault[] {
   const own = replay(withDraft(record, draft), at).cooling.filter(({ stepId }) => stepId === spec.id);
-  if (own.some(({ state }) => state === 'fail')) return [faultAt('reason', asWritten(spec.cooling?.say ?? ''))];
+  if (own.some(({ state }) => state === 'fail')) return [faultAt('reason', wordsOfStep(spec, record.process).missed ?? asWritten(''))];
   // At the most: to its end, or, where the thermometer's doubt leaves that open, to now.
   const mostOf = ({ state, mostH, startedAt }: CoolingState): number | null =>
     state === 'notShown' ? mostH : state === 'running' && startedAt !== null ? (at - startedAt) / HOUR_MS : null;

@@ -1,10 +1,11 @@
-import type { Gate } from './step.js';
+import { stepSays } from '../say/english/steps.js';
+import type { SaidGate } from './defineStep.js';
 import { COLD_GATE_C } from './temperatures.js';
 
 /** No brine meets the meat warm. */
-export const coldBrine = (input: string): Gate => ({
+export const coldBrine = (input: string): SaidGate => ({
   inputs: [input],
   max: COLD_GATE_C,
   onFail: 'reason',
-  say: 'The brine is warmer than 4 °C. Cool it with ice that was counted as water, or in the refrigerator, before it meets the meat.',
+  say: stepSays('brine-too-warm', { mostC: COLD_GATE_C }),
 });

@@ -1,5 +1,6 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
-import type { Gate } from './step.js';
+import type { SaidGate } from './defineStep.js';
 import { SAFE_CORE_C, SHOWN_C } from './temperatures.js';
 
 const HOT_CORE = { kind: 'temperature', of: 'core', each: 'piece' } as const;
@@ -21,7 +22,7 @@ export const core = defineStep({
       station: 'cook',
       title: 'Instant-read check',
       act: 'Log core readings',
-      task: `Check three places of each piece with an instant-read thermometer: the lowest decides. Target ${coreTargetC} °C.`,
+      task: stepSays('core-task', { targetC: coreTargetC }),
       needs: [before],
       after: { step: before, h: cookH },
       graceH: 0.5,
@@ -32,7 +33,7 @@ export const core = defineStep({
           onFail: 'again',
           againH: 0.5,
           reasonFrom: SAFE_CORE_C - SHOWN_C,
-          say: `The lowest place is under ${coreTargetC} °C: leave it on and check again in half an hour.`,
+          say: stepSays('core-again', { targetC: coreTargetC }),
         },
         ...byTime(coreTargetC),
       ],
@@ -41,7 +42,7 @@ export const core = defineStep({
 });
 
 /** Meat that is not to come to the usual safe core is safe by its hours alone: they are to be written. */
-const byTime = (targetC: number): Gate[] =>
+const byTime = (targetC: number): SaidGate[] =>
   targetC >= SAFE_CORE_C - SHOWN_C
     ? []
     : [
@@ -49,6 +50,6 @@ const byTime = (targetC: number): Gate[] =>
           inputs: PLACES,
           min: SAFE_CORE_C - SHOWN_C,
           onFail: 'reason',
-          say: `Under ${Math.round(SAFE_CORE_C)} °C it is safe only by its time: look at the lethality sum, and write how long the core was at ${targetC} °C.`,
+          say: stepSays('core-by-time', { safeC: SAFE_CORE_C, targetC }),
         },
       ];

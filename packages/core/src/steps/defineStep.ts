@@ -1,7 +1,8 @@
 import type { CookProgram } from '../log/cookProgram.js';
 import type { HoldName } from '../log/batchDesign.js';
 import type { StepId } from '../log/stepId.js';
-import type { StepInput, StepTemplate } from './step.js';
+import type { Message } from '../say/message.js';
+import type { Gate, StepInput, StepTemplate } from './step.js';
 
 /** What of a recipe its steps go by. */
 export interface Way {
@@ -43,8 +44,19 @@ export interface StepDefinition<
   plan: (way: Way) => StepPlan<Inputs> | null;
 }
 
+/** A gate whose sentence is said to whoever reads it. */
+export type SaidGate = Omit<Gate, 'say'> & { say: Message };
+
+/** What is said at a step: what the hands do, and what is wrong where a gate is not passed. */
+export interface StepWords {
+  task: Message;
+  gates: readonly SaidGate[];
+  notBeforeCureShare?: Omit<NonNullable<StepTemplate['notBeforeCureShare']>, 'say'> & { say: Message };
+  cooling?: Omit<NonNullable<StepTemplate['cooling']>, 'say'> & { say: Message };
+}
+
 /** All else of a step: where, when, how, and what must hold. `called` names an input otherwise, or says what it is read of here. */
-export interface StepPlan<Inputs extends readonly StepInput[]> extends Omit<StepTemplate, 'id' | 'inputs'> {
+export interface StepPlan<Inputs extends readonly StepInput[]> extends Omit<StepTemplate, 'id' | 'inputs' | keyof StepWords>, StepWords {
   called?: { [Name in Inputs[number]['name']]?: { label?: string; of?: Extract<StepInput, { kind: 'temperature' }>['of'] } };
 }
 

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Wrapped, for the smoke to even out. */
@@ -8,7 +9,7 @@ export const evenOut = defineStep({
     station: 'chill',
     title: 'Wrap, to even out',
     act: 'Log wrapped',
-    task: `Wrap it, or vacuum-pack it, and leave it in the cold for ${evenOutH} h: the smoke evens out, and it slices better.`,
+    task: stepSays('even-out-task', { h: evenOutH }),
     needs: ['gate-second'],
     after: { step: 'gate-second', h: 0.25 },
     stretch: { leastH: 0, mostH: 14 },

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Half an hour of frost before the slicer. */
@@ -8,7 +9,7 @@ export const freezer = defineStep({
     station: 'pack',
     title: 'Into the freezer',
     act: 'Log into the freezer',
-    task: 'Half an hour, until it is firm and not hard: then it slices thin and clean.',
+    task: stepSays('freezer-task'),
     needs: ['even-out'],
     after: { step: 'even-out', h: evenOutH - 0.5 },
     stretch: { leastH: evenOutH / 2, mostH: 96 },

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { TASTED } from './tasted.js';
 
@@ -9,7 +10,7 @@ export const fry = defineStep({
     station: 'soak',
     title: 'Fry test',
     act: 'Log fry test',
-    task: 'Fry a thin slice from the edge, where it is saltiest, and taste it. What you say is kept: the house learns your salt from it.',
+    task: stepSays('fry-task'),
     needs: ['pull'],
     after: { step: 'pull', h: 0.25 },
     stretch: { leastH: 0.25, mostH: 1 },

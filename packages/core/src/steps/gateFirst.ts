@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import { CORE_IN_THE_COLD } from './coreInTheCold.js';
@@ -11,7 +12,7 @@ export const gateFirst = defineStep({
     station: 'chill',
     title: 'First chill gate',
     act: 'Log core at 1st gate',
-    task: 'Read the core of each piece. It must be 27 °C (80 °F) or less within the time of the gate.',
+    task: stepSays('gate-first-task', { mostC: LIMIT_C.f80 }),
     needs: ['into-cold'],
     after: { step: 'into-cold', h: firstGateH },
     graceH: 0.25,
@@ -21,12 +22,12 @@ export const gateFirst = defineStep({
         max: LIMIT_C.f80,
         onFail: 'again',
         againH: 0.5,
-        say: 'Still above 27 °C: spread the pieces, ice bath in a bag, read again in half an hour.',
+        say: stepSays('gate-first-again', { mostC: LIMIT_C.f80 }),
       },
     ],
     cooling: {
       gate: 0,
-      say: 'The first chill gate was not met: decide with your food-safety plan, and write what was decided and by whom. How much may have grown stands with the findings.',
+      say: stepSays('gate-first-missed'),
     },
   }),
 });

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { COLD_GATE_C } from './temperatures.js';
 import { CORE_IN_THE_COLD } from './coreInTheCold.js';
@@ -10,7 +11,7 @@ export const gateSecond = defineStep({
     station: 'chill',
     title: 'Second chill gate',
     act: 'Log core at 2nd gate',
-    task: 'Read the core of each piece. At 4 °C (40 °F) and below it may be wrapped.',
+    task: stepSays('gate-second-task', { mostC: COLD_GATE_C }),
     needs: ['gate-first'],
     after: { step: 'gate-first', h: secondGateH },
     graceH: 0.5,
@@ -20,12 +21,12 @@ export const gateSecond = defineStep({
         max: COLD_GATE_C,
         onFail: 'again',
         againH: 1,
-        say: 'Still above 4 °C: leave it unwrapped in moving cold air and read again in an hour.',
+        say: stepSays('gate-second-again', { mostC: COLD_GATE_C }),
       },
     ],
     cooling: {
       gate: 1,
-      say: 'The second chill gate was not met: decide with your food-safety plan, and write what was decided and by whom. How much may have grown stands with the findings.',
+      say: stepSays('gate-second-missed'),
     },
   }),
 });

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Rested, and into the cold. */
@@ -12,7 +13,7 @@ export const intoCold = defineStep({
           station: 'chill',
           title: 'Into the cold',
           act: 'Log into the cold',
-          task: 'Rest it, then read the core and move it to the cold with air around it.',
+          task: stepSays('into-cold-task'),
           needs: ['core'],
           after: { step: 'core', h: restH },
           graceH: 0.25,

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep, type StepPlan } from './defineStep.js';
 import { fireStation, wordsOf } from './fireWords.js';
 
@@ -13,7 +14,7 @@ export const light = defineStep({
       station: fireStation(program),
       title: words.light,
       act: words.lit,
-      task: `Heat it to ${first.chamberC} °C. ${words.heat}`,
+      task: stepSays('light-task', { chamberC: first.chamberC, heat: words.heat }),
       needs: ['soak-out', 'pellicle'],
       after: { step: 'pellicle', h: 0.25 },
       stretch: { leastH: 0, mostH: 12 },

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { coldBrine } from './coldBrine.js';
 import { defineStep } from './defineStep.js';
 
@@ -11,7 +12,7 @@ export const meatIn = defineStep({
     station: 'cure',
     title: 'Meat in',
     act: 'Log meat in',
-    task: 'Read the brine before the meat goes in. Cover it fully and weigh it down. Label the tub.',
+    task: stepSays('meat-in-task'),
     needs: ['mix', 'pump'],
     after: { step: 'mix', h: 3 },
     stretch: { leastH: 0.5, mostH: 24 },

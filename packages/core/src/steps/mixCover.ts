@@ -1,4 +1,6 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
+import { COLD_GATE_C } from './temperatures.js';
 import { ACCELERATOR_LINE, MIX_LINES } from './mixLines.js';
 
 /** What a pumped piece lies in. */
@@ -11,7 +13,7 @@ export const mixCover = defineStep({
     station: 'prep',
     title: 'Mix the cover brine',
     act: 'Log cover as weighed',
-    task: 'A bucket of its own. Weigh every line. Stir until clear and cool it to 4 °C or below.',
+    task: stepSays('mix-cover-task', { mostC: COLD_GATE_C }),
     needs: ['mix-pickle'],
     after: { step: 'mix-pickle', h: 0.25 },
     stretch: { leastH: 0.25, mostH: 12 },

@@ -1,4 +1,6 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
+import { COLD_GATE_C } from './temperatures.js';
 import { ACCELERATOR_LINE, MIX_LINES } from './mixLines.js';
 
 /** What the needle takes. */
@@ -11,7 +13,7 @@ export const mixPickle = defineStep({
     station: 'prep',
     title: 'Mix the pump pickle',
     act: 'Log pickle as weighed',
-    task: 'Weigh every line, the cure on its own small scale. Stir until clear, strain, and cool it to 4 °C or below.',
+    task: stepSays('mix-pickle-task', { mostC: COLD_GATE_C }),
     needs: ['weigh'],
     after: { step: 'weigh', h: 0.5 },
     stretch: { leastH: 0.25, mostH: 24 },

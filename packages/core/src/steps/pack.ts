@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { COLD_GATE_C } from './temperatures.js';
 import { CORE_IN_THE_COLD } from './coreInTheCold.js';
@@ -14,12 +15,12 @@ export const pack = defineStep({
     station: 'pack',
     title: 'Slice and pack',
     act: 'Log packed weight',
-    task: 'Slice cold, pack, label: name, ingredients, net weight, code, packed on, use by. Then weigh the packs.',
+    task: stepSays('pack-task'),
     needs: ['freezer'],
     after: { step: 'freezer', h: 0.5 },
     stretch: { leastH: 0.25, mostH: 4 },
     handsMin: 60,
     graceH: 2,
-    gates: [{ inputs: ['coreC'], max: COLD_GATE_C, onFail: 'reason', say: 'Too warm to slice: it tears, and it is not safe yet. Chill it to 4 °C first.' }],
+    gates: [{ inputs: ['coreC'], max: COLD_GATE_C, onFail: 'reason', say: stepSays('pack-too-warm', { mostC: COLD_GATE_C }) }],
   }),
 });

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Dry when it is tacky: the pellicle that takes the smoke. */
@@ -23,11 +24,11 @@ export const pellicle = defineStep({
           station: 'dry',
           title: 'Pellicle check',
           act: 'Log surface',
-          task: 'Touch it: tacky and dull is ready, wet or shiny is not.',
+          task: stepSays('pellicle-task'),
           needs: ['rack'],
           after: { step: 'rack', h: dryH },
           stretch: { leastH: 4, mostH: 36 },
           graceH: 3,
-          gates: [{ inputs: ['surface'], oneOf: ['tacky'], onFail: 'again', againH: 2, say: 'Not yet: leave it in moving air and look again in two hours.' }],
+          gates: [{ inputs: ['surface'], oneOf: ['tacky'], onFail: 'again', againH: 2, say: stepSays('pellicle-again') }],
         },
 });

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Out of the brine: weighed, felt, smelt, and looked at where it is cut. */
@@ -32,7 +33,7 @@ export const pull = defineStep({
     station: 'cure',
     title: 'Pull',
     act: 'Log pull',
-    task: 'Lift out, rinse in cold running water, wipe, weigh. Feel and smell each piece. Where one is cut, draw how deep the colour reached. The old brine goes down the drain.',
+    task: stepSays('pull-task'),
     needs: ['meat-in', 'repump'],
     after: { step: 'meat-in', cureShare: 1 },
     handsMin: 30,
@@ -42,19 +43,19 @@ export const pull = defineStep({
         inputs: ['smell'],
         oneOf: ['fresh'],
         onFail: 'stop',
-        say: 'A bad smell ends the batch. Do not taste it, do not go on: end the batch below and throw it away.',
+        say: stepSays('pull-smell'),
       },
       {
         inputs: ['firmness'],
         oneOf: ['firm', 'springy'],
         onFail: 'reason',
-        say: 'Soft in the middle means that the cure did not get there. Put it back for some days, or write why you go on.',
+        say: stepSays('pull-soft'),
       },
     ],
     notBeforeCureShare: {
       step: 'meat-in',
       share: 1,
-      say: 'This is before the shortest days of cure: the middle may not be cured. Put it back, or write why you pull it now.',
+      say: stepSays('pull-early'),
     },
   }),
 });

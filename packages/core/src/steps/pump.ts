@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { coldBrine } from './coldBrine.js';
 import { defineStep } from './defineStep.js';
 
@@ -14,7 +15,7 @@ export const pump = defineStep({
     station: 'cure',
     title: 'Pump',
     act: 'Log pumped weight',
-    task: 'Around the bone and the joints first. Push while drawing out, from both sides. Drain a few minutes, then weigh.',
+    task: stepSays('pump-task'),
     needs: ['mix-cover'],
     after: { step: 'mix-cover', h: 3 },
     stretch: { leastH: 1, mostH: 24 },

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** On the rack, to dry. */
@@ -12,7 +13,7 @@ export const rack = defineStep({
           station: 'dry',
           title: 'Pat dry and rack',
           act: 'Log on the rack',
-          task: 'Pat dry, rack or hook in the refrigerator, uncovered, in moving air.',
+          task: stepSays('rack-task'),
           needs: ['soak-out'],
           after: { step: 'soak-out', h: 0.25 },
           stretch: { leastH: 0, mostH: 1 },

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { chamberOf, fireStation, midway, wordsOf } from './fireWords.js';
 
@@ -18,8 +19,8 @@ export const raise = defineStep({
       act: `Log ${chamber} and core`,
       task:
         last.medium === before.medium
-          ? `Read both, then raise the ${chamber} to ${last.chamberC} °C.`
-          : `Read both, then ${midway(before, last).toLowerCase()} at ${last.chamberC} °C.`,
+          ? stepSays('raise-task', { chamber, chamberC: last.chamberC })
+          : stepSays('move-task', { act: midway(before, last).toLowerCase(), chamberC: last.chamberC }),
       needs: ['meat-on'],
       after: { step: 'meat-on', h: (before.untilMin ?? 0) / 60 },
       graceH: 0.75,

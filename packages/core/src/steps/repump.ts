@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Half-way a thick piece is pumped again. */
@@ -13,7 +14,7 @@ export const repump = defineStep({
     station: 'cure',
     title: 'Re-pump',
     act: 'Log re-pump',
-    task: 'Half-way: lift out, drain, weigh, pump again around the bone with the pickle kept cold apart, weigh again.',
+    task: stepSays('repump-task'),
     needs: ['meat-in'],
     after: { step: 'meat-in', cureShare: 0.5 },
     handsMin: 30,

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Into fresh water, where it is too salty. */
@@ -9,7 +10,7 @@ export const soakIn = defineStep({
     station: 'soak',
     title: 'Into fresh water',
     act: 'Log into fresh water',
-    task: 'If it tasted right, leave the soak out and say so. Else cold fresh water, in the cold if longer than an hour.',
+    task: stepSays('soak-in-task'),
     needs: ['fry'],
     after: { step: 'fry', h: 0.25 },
     stretch: { leastH: 0, mostH: 1 },

@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { TASTED } from './tasted.js';
 
@@ -10,13 +11,11 @@ export const soakOut = defineStep({
     station: 'soak',
     title: 'Out of the water',
     act: 'Log out of the water',
-    task: 'Fry a thin slice from the edge and taste it.',
+    task: stepSays('soak-out-task'),
     needs: ['soak-in'],
     after: { step: 'soak-in', h: soakH },
     graceH: 0.5,
-    gates: [
-      { inputs: ['taste'], oneOf: ['bland', 'right', 'salty'], onFail: 'again', againH: soakH / 2, say: 'Still too salty: change the water and fry again.' },
-    ],
+    gates: [{ inputs: ['taste'], oneOf: ['bland', 'right', 'salty'], onFail: 'again', againH: soakH / 2, say: stepSays('soak-out-again') }],
     skippedWith: 'soak-in',
   }),
 });

@@ -60,9 +60,18 @@ export const stepsOf = (way: Way): StepTemplate[] => STEP_IDS.flatMap((id) => te
 function template(step: StepDefinition, way: Way): StepTemplate | null {
   const plan = step.plan(way);
   if (plan === null) return null;
-  const { called, ...rest } = plan;
+  const { called, task, gates, notBeforeCureShare: early, cooling, ...rest } = plan;
   const inputs = step.inputs.map((input): StepInput => ({ ...input, ...(called as Record<string, object> | undefined)?.[input.name] }));
-  return { id: step.id, inputs, ...rest };
+  return {
+    id: step.id,
+    inputs,
+    ...rest,
+    // What a batch keeps is in plain English; what is shown is said anew, by wordsOfStep.
+    task: task.message,
+    gates: gates.map((gate) => ({ ...gate, say: gate.say.message })),
+    ...(early === undefined ? {} : { notBeforeCureShare: { ...early, say: early.say.message } }),
+    ...(cooling === undefined ? {} : { cooling: { ...cooling, say: cooling.say.message } }),
+  };
 }
 
 /** What a step of a batch is; null for one that is none, in a log from elsewhere. */

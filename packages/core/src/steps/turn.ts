@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 import { COLD_GATE_C } from './temperatures.js';
 
@@ -11,12 +12,12 @@ export const turn = defineStep({
     station: 'cure',
     title: 'Turn',
     act: 'Log turn',
-    task: 'Turn the pieces, stir the brine, look at the refrigerator’s thermometer.',
+    task: stepSays('turn-task'),
     needs: ['meat-in'],
     after: { step: 'meat-in', h: turnEveryH },
     stretch: { leastH: turnEveryH * 0.6, mostH: turnEveryH * 1.4 },
     graceH: 4,
-    gates: [{ inputs: ['coldC'], max: COLD_GATE_C, onFail: 'reason', say: 'The refrigerator is above 4 °C. Bring it down now and write what was wrong.' }],
+    gates: [{ inputs: ['coldC'], max: COLD_GATE_C, onFail: 'reason', say: stepSays('turn-too-warm', { mostC: COLD_GATE_C }) }],
     missable: true,
   }),
 });

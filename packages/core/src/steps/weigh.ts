@@ -1,3 +1,4 @@
+import { stepSays } from '../say/english/steps.js';
 import { defineStep } from './defineStep.js';
 
 /** Trimmed and weighed: everything else is worked out from these weights. */
@@ -8,7 +9,7 @@ export const weigh = defineStep({
     station: 'prep',
     title: 'Trim and weigh',
     act: 'Log green weight',
-    task: `${trim} Weigh each piece. The brine is worked out again from these weights.`,
+    task: stepSays('weigh-task', { trim }),
     needs: [],
     after: { step: 'start', h: 0 },
     handsMin: 60,

@@ -1,3 +1,4 @@
+import { Task } from '../../shell/Task';
 import { isByTheClock, STATION_NAMES, type Process, type StepState, DAY_MS } from '@bunkhouse/core';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -244,7 +245,9 @@ function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step
               : `${dayAndTime(step.dueAt, now)}, in ${span(step.dueAt - now)}`}
         </span>
       </div>
-      <p className="task">{spec.task}</p>
+      <p className="task">
+        <Task spec={spec} process={batch.record.process} />
+      </p>
       {step.looks.map((look) => (
         <p key={look.id} className="note look">
           Looked {dayAndTime(look.at, now)}: not ready yet.

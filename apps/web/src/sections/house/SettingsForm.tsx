@@ -56,12 +56,8 @@ export function SettingsForm({ house }: { house: HouseResponse }) {
           <p className="note">For devices where nobody chose otherwise.</p>
           <div className="pair">
             <Choice label="Numbers" value={settings.decimal} options={{ point: '3.5 %', comma: '3,5 %' }} onChange={(decimal) => set({ decimal })} />
-            <Choice
-              label="Days and hours"
-              value={settings.dates}
-              options={{ dayFirst: '17 Oct, 15:30', monthFirst: 'Oct 17, 3:30 pm' }}
-              onChange={(dates) => set({ dates })}
-            />
+            <Choice label="Days" value={settings.dates} options={{ dayFirst: '17 Oct', monthFirst: 'Oct 17' }} onChange={(dates) => set({ dates })} />
+            <Choice label="Hours" value={settings.clock} options={{ '24': '15:30', '12': '3:30 pm' }} onChange={(clock) => set({ clock })} />
           </div>
           <NumberField
             label="A tablet of the crew locks after"

@@ -1,3 +1,4 @@
+import { Task } from '../../shell/Task';
 import { STATION_NAMES, DAY_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useLiveBatches } from '../../data/batches';
@@ -52,7 +53,7 @@ export function DaySheet() {
                   <b>
                     {STATION_NAMES[step.spec.station]}: {step.spec.title}.
                   </b>{' '}
-                  {step.spec.task}
+                  <Task spec={step.spec} process={batch.record.process} />
                 </td>
                 <td className="to-write">{step.spec.inputs.map(({ label }) => label).join(', ')}</td>
                 <td className="to-write" />

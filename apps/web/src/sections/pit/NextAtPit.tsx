@@ -1,3 +1,4 @@
+import { Task } from '../../shell/Task';
 import type { PitWatch } from '@bunkhouse/core';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
@@ -32,7 +33,9 @@ export function NextAtPit({ batch, watch }: { batch: Batch; watch: PitWatch }) {
         </Only>
         {isOpen && (
           <div className="at-pit-form">
-            <p className="task">{next.spec.task}</p>
+            <p className="task">
+              <Task spec={next.spec} process={batch.record.process} />
+            </p>
             <RecordStep key={next.spec.id} batch={batch} step={next} first={stepFirst} onDone={() => setOpen(false)} />
           </div>
         )}

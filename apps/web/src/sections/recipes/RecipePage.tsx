@@ -1,3 +1,4 @@
+import { Task } from '../../shell/Task';
 import { designOf, planBatch, attempt, STATION_NAMES, STATIONS } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -171,7 +172,7 @@ export function RecipePage() {
                               {steps.map(({ spec }) => (
                                 <li key={spec.id}>
                                   <span>
-                                    <b>{spec.title}.</b> {spec.task}
+                                    <b>{spec.title}.</b> <Task spec={spec} process={process} />
                                   </span>
                                 </li>
                               ))}

@@ -1,3 +1,4 @@
+import { Task } from '../../shell/Task';
 import { HOUR_MS } from '@bunkhouse/core';
 import type { StandingEntry, StepState } from '@bunkhouse/core';
 import dayjs from 'dayjs';
@@ -111,7 +112,9 @@ function JobCard({ job: { batch, step }, first, now }: { job: Job; first: boolea
           )}
         </p>
       </div>
-      <p className="task">{step.spec.task}</p>
+      <p className="task">
+        <Task spec={step.spec} process={batch.record.process} />
+      </p>
       <Lazily step={step} first={first}>
         <RecordStep batch={batch} step={step} first={first} />
       </Lazily>

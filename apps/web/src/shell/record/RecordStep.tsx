@@ -17,6 +17,8 @@ import {
   type StepState,
   type StepValues,
   type StepInput,
+  asWritten,
+  wordsOfStep,
   type EntryFault,
 } from '@bunkhouse/core';
 import { Fragment, useState, type FormEvent, type ReactNode } from 'react';
@@ -216,7 +218,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
       {leavesOpen !== undefined && (
         <p className="note leaves-open" role="status">
           {unread.length === 0
-            ? leavesOpen.say
+            ? say(wordsOfStep(spec, record.process).gates[spec.gates.indexOf(leavesOpen)] ?? asWritten(leavesOpen.say))
             : `Piece ${unread.join(', ')} was not read: what another showed does not count for it. It stays open until it is.`}
           {mayClose && (unread.length === 0 ? ' To take it off all the same, write why.' : ' To go on without, write why: it will be called not shown.')}
         </p>

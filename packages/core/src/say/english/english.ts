@@ -4,10 +4,11 @@ import { CURE_WORDS } from './cure.js';
 import { PASTED_WORDS } from './pasted.js';
 import { PIT_WORDS } from './pit.js';
 import { SAFETY_WORDS } from './safety.js';
+import { STEP_WORDS } from './steps.js';
 import { UNIT_WORDS } from './units.js';
 
 /** Every sentence of core, by its code. */
-export const ENGLISH = { ...UNIT_WORDS, ...SAFETY_WORDS, ...CURE_WORDS, ...BATCH_WORDS, ...PASTED_WORDS, ...CHECK_WORDS, ...PIT_WORDS } as const;
+export const ENGLISH = { ...UNIT_WORDS, ...SAFETY_WORDS, ...CURE_WORDS, ...BATCH_WORDS, ...PASTED_WORDS, ...CHECK_WORDS, ...PIT_WORDS, ...STEP_WORDS } as const;
 
 /** The same room by room: no code may stand in two of them. */
-export const ENGLISH_ROOMS = [UNIT_WORDS, SAFETY_WORDS, CURE_WORDS, BATCH_WORDS, PASTED_WORDS, CHECK_WORDS, PIT_WORDS] as const;
+export const ENGLISH_ROOMS = [UNIT_WORDS, SAFETY_WORDS, CURE_WORDS, BATCH_WORDS, PASTED_WORDS, CHECK_WORDS, PIT_WORDS, STEP_WORDS] as const;
