@@ -134,4 +134,4 @@ export { guessLoggerFormat, type LoggerFormat, type GuessedFormat } from './form
 export { PROBE_RANGE_C, loggerReader, type LoggerReading } from './formats/loggerRow.js';
 export { newTally, tallied, type LoggerTally } from './formats/loggerTally.js';
 export { TIME_STYLES, isLocal, type TimeStyle } from './formats/loggerTime.js';
-export { wordsOfStep } from './recipes/wordsOfStep.js';
+export { wordsOfStep } from './batch/wordsOfStep.js';

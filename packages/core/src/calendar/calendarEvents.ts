@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../clock/spans.js';
-import { wordsOfStep } from '../recipes/wordsOfStep.js';
+import { wordsOfStep } from '../batch/wordsOfStep.js';
 import type { Message } from '../say/message.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';

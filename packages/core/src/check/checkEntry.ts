@@ -26,7 +26,7 @@ import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
 import type { Gate, StepInput, StepSpec } from '../steps/step.js';
-import { wordsOfStep } from '../recipes/wordsOfStep.js';
+import { wordsOfStep } from '../batch/wordsOfStep.js';
 import type { AnyInputName } from '../steps/values.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;

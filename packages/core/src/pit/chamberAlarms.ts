@@ -34,8 +34,6 @@ const FUEL_S = 900;
 const FUEL_UNDER_C = 12;
 const DRAWN_S = 60;
 
-const round = (C: number): string => C.toFixed(0);
-
 /**
  * What a chamber's curve says beside its program: doors, fuel, drift. Each spell once, with its beginning and its end.
  *

@@ -4,7 +4,7 @@ import { QUANTITY_STYLES, quantityAsGiven, writtenQuantity, type Quantity, type 
 import { PLAIN, type Reader } from './reader.js';
 
 /** What a sentence is about: a quantity by the unit that its place names, a word, a sentence within it. */
-export type MessageArg = number | string | Quantity | Message;
+type MessageArg = number | string | Quantity | Message;
 export type MessageArgs = Readonly<Record<string, MessageArg>>;
 
 /** A sentence: by its code and what it is about, and in plain English with metric units. */
@@ -25,7 +25,7 @@ type ArgOf<Place extends string> = Place extends '' | `${'#' | ' ' | '.' | ',' |
       : Record<Place, string | Quantity | Message>;
 
 /** What a template must be given. What stands in the branch of a choice begins with a mark or a space, or holds a space: one word alone would count as a place. */
-export type ArgsOf<Template extends string> = Template extends `${string}{${infer Rest}`
+type ArgsOf<Template extends string> = Template extends `${string}{${infer Rest}`
   ? Rest extends `${infer Place}}${infer Tail}`
     ? Place extends `${infer Head}{${infer Inner}`
       ? ArgOf<Head> & ArgsOf<`{${Inner}}${Tail}`>

@@ -16,7 +16,7 @@ export interface Figure extends Measured {
 }
 
 /** A number beside a bound that it is not: with as many places as it takes to see on which side it lies. */
-export function besideBound(value: number, bound: number): string {
+function besideBound(value: number, bound: number): string {
   for (let places = 1; places <= 6; places += 1) {
     const text = value.toFixed(places);
     if (Number(text) !== bound) return String(Number(text));

@@ -1,8 +1,8 @@
 import { PRODUCTS } from '../products/product.js';
-import { planBatch } from '../batch/planBatch.js';
+import { planBatch } from './planBatch.js';
 import type { StepSpec } from '../steps/step.js';
-import { processFor } from './processes.js';
-import { usualDesign } from './usualDesign.js';
+import { processFor } from '../recipes/processes.js';
+import { usualDesign } from '../recipes/usualDesign.js';
 import { wordsOfStep } from './wordsOfStep.js';
 
 const START = '2026-11-24T07:00:00Z';

@@ -5,7 +5,7 @@ import type { Message } from '../say/message.js';
 import type { StepWords, Way } from '../steps/defineStep.js';
 import { definitionOf } from '../steps/steps.js';
 import type { StepSpec, StepTemplate } from '../steps/step.js';
-import type { Process } from './process.js';
+import type { Process } from '../recipes/process.js';
 
 /** What is said at a step of a batch: what the hands do, each gate by its place, and what is said when it is too early or a chill gate was missed. */
 export interface SaidStep {
