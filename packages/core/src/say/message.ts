@@ -35,14 +35,20 @@ type ArgsOf<Template extends string> = Template extends `${string}{${infer Rest}
 
 type Given<Template extends string> = unknown extends ArgsOf<Template> ? [] : [args: { readonly [Name in keyof ArgsOf<Template>]: ArgsOf<Template>[Name] }];
 
+/** Says sentences of a list of templates, each by its code. */
+export type Speaker<Templates extends Readonly<Record<string, string>>> = <Code extends keyof Templates & string>(
+  code: Code,
+  ...given: Given<Templates[Code]>
+) => Message;
+
 /**
  * Says sentences of a list of templates, each by its code.
  *
  * @example speaker({ 'too-warm': 'It is at {coreC, number, C}.' })('too-warm', { coreC: 54.44 }).message // 'It is at 54 °C.'
  */
 export const speaker =
-  <const Templates extends Readonly<Record<string, string>>>(templates: Templates) =>
-  <Code extends keyof Templates & string>(code: Code, ...given: Given<Templates[Code]>): Message => {
+  <const Templates extends Readonly<Record<string, string>>>(templates: Templates): Speaker<Templates> =>
+  (code, ...given) => {
     const [args = {}] = given as [MessageArgs?];
     return { code, args, message: writtenOut(templates[code] as string, args, PLAIN, ({ message }) => message) };
   };

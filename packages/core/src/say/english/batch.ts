@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** What a batch's figures say. */
 export const BATCH_WORDS = {
@@ -87,4 +87,4 @@ export const BATCH_WORDS = {
   'grew-little': '{grew} Decide with your food-safety plan.',
 } as const;
 
-export const batchSays = speaker(BATCH_WORDS);
+export const batchSays: Speaker<typeof BATCH_WORDS> = speaker(BATCH_WORDS);

@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** Why an entry may not be written as it is. */
 export const CHECK_WORDS = {
@@ -114,4 +114,4 @@ export const CHECK_WORDS = {
   'plan-too-short': '{step} is logged already: the plan cannot be so short.',
 } as const;
 
-export const checkSays = speaker(CHECK_WORDS);
+export const checkSays: Speaker<typeof CHECK_WORDS> = speaker(CHECK_WORDS);

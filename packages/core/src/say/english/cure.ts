@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** Mixes, and what they may be used for. */
 export const CURE_WORDS = {
@@ -16,4 +16,4 @@ export const CURE_WORDS = {
   'house-without-limits': 'A house rule set needs its own limits.',
 } as const;
 
-export const cureSays = speaker(CURE_WORDS);
+export const cureSays: Speaker<typeof CURE_WORDS> = speaker(CURE_WORDS);

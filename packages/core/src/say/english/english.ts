@@ -7,8 +7,17 @@ import { SAFETY_WORDS } from './safety.js';
 import { STEP_WORDS } from './steps.js';
 import { UNIT_WORDS } from './units.js';
 
-/** Every sentence of core, by its code. */
-export const ENGLISH = { ...UNIT_WORDS, ...SAFETY_WORDS, ...CURE_WORDS, ...BATCH_WORDS, ...PASTED_WORDS, ...CHECK_WORDS, ...PIT_WORDS, ...STEP_WORDS } as const;
-
 /** The same room by room: no code may stand in two of them. */
-export const ENGLISH_ROOMS = [UNIT_WORDS, SAFETY_WORDS, CURE_WORDS, BATCH_WORDS, PASTED_WORDS, CHECK_WORDS, PIT_WORDS, STEP_WORDS] as const;
+export const ENGLISH_ROOMS: readonly Readonly<Record<string, string>>[] = [
+  BATCH_WORDS,
+  CHECK_WORDS,
+  CURE_WORDS,
+  PASTED_WORDS,
+  PIT_WORDS,
+  SAFETY_WORDS,
+  STEP_WORDS,
+  UNIT_WORDS,
+];
+
+/** Every sentence of core, by its code. */
+export const ENGLISH: Readonly<Record<string, string>> = Object.assign({}, ...ENGLISH_ROOMS) as Record<string, string>;

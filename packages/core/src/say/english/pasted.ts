@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** What somebody's recipe must be told, beside what every batch is told. */
 export const PASTED_WORDS = {
@@ -34,4 +34,4 @@ export const PASTED_WORDS = {
   'too-long': '{left, number, n} lines are not read: a recipe has no more than {most, number, n}. Take out what is no ingredient.',
 } as const;
 
-export const pastedSays = speaker(PASTED_WORDS);
+export const pastedSays: Speaker<typeof PASTED_WORDS> = speaker(PASTED_WORDS);

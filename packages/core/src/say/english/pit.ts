@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** What is called out at the pit and of a refrigerator: the fact, and the order. */
 export const PIT_WORDS = {
@@ -42,4 +42,4 @@ export const PIT_WORDS = {
   'cold-warm-order': 'Look at its door and its compressor; put ice around the tubs, or move them.',
 } as const;
 
-export const pitSays = speaker(PIT_WORDS);
+export const pitSays: Speaker<typeof PIT_WORDS> = speaker(PIT_WORDS);

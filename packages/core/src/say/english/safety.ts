@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** Temperatures that cannot be, and heat that is not enough. */
 export const SAFETY_WORDS = {
@@ -33,4 +33,4 @@ export const SAFETY_WORDS = {
     'Meat that is not cured must come through the warm within {mostH, number, h}: by this program its core takes more than a day. Make the chamber hotter, or the pieces thinner.',
 } as const;
 
-export const safetySays = speaker(SAFETY_WORDS);
+export const safetySays: Speaker<typeof SAFETY_WORDS> = speaker(SAFETY_WORDS);

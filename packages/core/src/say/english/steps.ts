@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** What the hands do at a step, and what is said where a gate is not passed. */
 export const STEP_WORDS = {
@@ -50,4 +50,4 @@ export const STEP_WORDS = {
   'weigh-task': '{trim} Weigh each piece. The brine is worked out again from these weights.',
 } as const;
 
-export const stepSays = speaker(STEP_WORDS);
+export const stepSays: Speaker<typeof STEP_WORDS> = speaker(STEP_WORDS);

@@ -1,4 +1,4 @@
-import { speaker } from '../message.js';
+import { speaker, type Speaker } from '../message.js';
 
 /** Numbers that cannot be computed with. `field` is what was given, by its name. */
 export const UNIT_WORDS = {
@@ -12,4 +12,4 @@ export const UNIT_WORDS = {
   'not-above': '{field} must be more than {least}, not {value}.',
 } as const;
 
-export const unitSays = speaker(UNIT_WORDS);
+export const unitSays: Speaker<typeof UNIT_WORDS> = speaker(UNIT_WORDS);
