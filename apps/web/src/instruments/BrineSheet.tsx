@@ -93,6 +93,7 @@ export function BrineSheet({ figures, design, process, facts }: { figures: Brine
 
 /** What a hydrometer will say to it: to check the bucket by. */
 function Floats({ figures: { brine, strength, salometer } }: { figures: BrineFigures }) {
+  const preferences = usePreferences();
   const [open, setOpen] = useState(false);
   const sugarPercent = Math.min(30, (brine.sugarG / brine.brineG) * 100);
   const reads = useMemo(() => floatReading({ saltPercent: strength.value, sugarPercent, sampleC: SIXTY_F_C }).salometer, [strength.value, sugarPercent]);
@@ -100,7 +101,8 @@ function Floats({ figures: { brine, strength, salometer } }: { figures: BrineFig
   return (
     <div className="floats">
       <p className="note">
-        A float should read {digits(reads, 0)} ° in it at 15.6 °C{reads - salometer >= 1 ? `: its sugar lifts it ${digits(reads - salometer, 0)} °` : ''}.
+        A float should read {digits(reads, 0)} ° in it at {inWords(SIXTY_F_C, 'temperature', preferences)}
+        {reads - salometer >= 1 ? `: its sugar lifts it ${digits(reads - salometer, 0)} °` : ''}.
       </p>
       <button type="button" className="lnk" aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? 'Hide the float' : 'Show the float'}

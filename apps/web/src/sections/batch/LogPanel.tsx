@@ -154,7 +154,7 @@ function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch, 
     case 'replanned':
       return 'New plan';
     case 'pit':
-      return pitEventTitle(entry.event);
+      return pitEventTitle(entry.event, shown);
     case 'pieces':
       return pieceEventTitle(entry.event, shown);
     case 'lot':

@@ -14,6 +14,7 @@ import {
   type RecipeLine,
   type Worked,
   type WorkedRecipe,
+  SIXTY_F_C,
 } from '@bunkhouse/core';
 import { memo } from 'react';
 import { FindingStrip } from '../../instruments/FindingStrip';
@@ -143,6 +144,7 @@ function Brines({ sheet, recipe, right }: { sheet: BenchSheet; recipe: WorkedRec
 }
 
 function StrengthPanel({ sheet, recipe: { audit } }: { sheet: BenchSheet; recipe: WorkedRecipe }) {
+  const preferences = usePreferences();
   const { strength, salt } = audit;
   if (strength === null) {
     return (
@@ -162,7 +164,7 @@ function StrengthPanel({ sheet, recipe: { audit } }: { sheet: BenchSheet; recipe
     <section className="panel strength-panel" aria-label="Brine strength">
       <div className="ph">
         <h2>{audit.coverStrength === null ? 'Brine strength' : 'Pickle strength'}</h2>
-        <span className="aside">at 15.6 °C</span>
+        <span className="aside">at {inWords(SIXTY_F_C, 'temperature', preferences)}</span>
       </div>
       <div className="strength-in">
         <div>

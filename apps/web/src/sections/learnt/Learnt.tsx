@@ -51,7 +51,7 @@ function Speed({ learnt: { diffusivity, cutFaces } }: { learnt: LearntResponse }
       <div className="pad">
         <div className="pair">
           <Hero
-            label="Diffusivity, at 3 °C"
+            label={`Diffusivity, at ${inWords(3, 'temperature', preferences, 0)}`}
             value={number(diffusivity.value)}
             unit="× 10⁻¹⁰ m²/s"
             doubt={`${number(diffusivity.low)} to ${number(diffusivity.high)}`}

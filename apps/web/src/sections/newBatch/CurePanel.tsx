@@ -14,6 +14,7 @@ type Way = School['kind'] | 'clock';
 
 /** How the brine meets the meat, how strong, and whose rules hold. */
 export function CurePanel() {
+  const preferences = usePreferences();
   const { control, setValue } = useFormContext<BatchRequest>();
   const school = useWatch({ control, name: 'school' });
   const [asked, ppm, product, recipe] = useWatch({ control, name: ['cure', 'nitritePpm', 'product', 'recipe'] });
@@ -70,7 +71,12 @@ export function CurePanel() {
         {ppm > 0 && (
           <FormNumber name="acceleratorPpm" label="Ascorbate or erythorbate" sign="ppm" hint="none when left empty; 550 at the most, 250 for a slow chill" />
         )}
-        <FormNumber name="coldC" label="Refrigerator" quantity="temperature" hint="planned; 3 °C when left empty, 4 at the most" />
+        <FormNumber
+          name="coldC"
+          label="Refrigerator"
+          quantity="temperature"
+          hint={`planned; ${inWords(3, 'temperature', preferences, 0)} when left empty, ${inWords(4, 'temperature', preferences, 0)} at the most`}
+        />
         <div className="pair">
           <FormNumber name="meatScaleStepG" label="Big scale steps by" quantity="smallMass" />
           <FormNumber name="cureScaleStepG" label="Cure scale steps by" quantity="smallMass" />

@@ -47,7 +47,8 @@ function Card({ batch: { record, state } }: { batch: Batch }) {
         </section>
       ))}
       <p className="sheet-words">
-        Cold before the meat goes in: 4 °C or below. Weigh every line. Nitrite is poisonous in gram amounts: label it, lock it away.
+        Cold before the meat goes in: {inWords(4, 'temperature', preferences, 0)} or below. Weigh every line. Nitrite is poisonous in gram amounts: label it,
+        lock it away.
       </p>
       {design.school.kind === 'pumpAndCover' &&
         figures.pump.map(({ code: piece, plan }) => {

@@ -1,3 +1,5 @@
+import { inWords } from '../../shell/quantities';
+import { usePreferences } from '../../shell/preferences';
 import { attempt, requireProgram, slowSmokeFault, type CookProgram } from '@bunkhouse/core';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
@@ -7,6 +9,7 @@ import { useReplan } from '../../shell/useReplan';
 
 /** A program altered by hand: by its curve, phase by phase, or begun from a usual one. */
 export function EditProgram({ batch, program, onDone }: { batch: Batch; program: CookProgram; onDone: () => void }) {
+  const preferences = usePreferences();
   const [draft, setDraft] = useState(program);
   const { replan, busy, fault } = useReplan(batch);
   const say = useSay();
@@ -21,7 +24,7 @@ export function EditProgram({ batch, program, onDone }: { batch: Batch; program:
     if (wrong !== null || !('value' in checked)) return;
     const isKept = await replan(
       { program: checked.value },
-      `Program: ${checked.value.map((phase) => `${phase.name} ${Math.round(phase.chamberC)} °C`).join(', ')}`,
+      `Program: ${checked.value.map((phase) => `${phase.name} ${inWords(phase.chamberC, 'temperature', preferences, 0)}`).join(', ')}`,
     );
     // What was refused, or could not be sent, stays in the form.
     if (isKept) onDone();

@@ -1,3 +1,4 @@
+import { inWords } from '../../shell/quantities';
 import type { DeviceResponse, ToolResponse } from '@bunkhouse/api';
 import { checkAt } from '@bunkhouse/core';
 import dayjs from 'dayjs';
@@ -15,6 +16,7 @@ import { Only } from '../../shell/Only';
 
 /** Thermometers, hydrometers, scales and needles: their sizes, and how far they are off. */
 export function Tools() {
+  const preferences = usePreferences();
   const { data, error } = useTools();
   const { data: devices = [] } = useDevices();
   const [open, setOpen] = useState<{ id: string; what: 'change' | 'check' } | null>(null);
@@ -28,8 +30,8 @@ export function Tools() {
             Thermometers, scales, needles
           </h2>
           <p className="note">
-            A thermometer in ice and water shows 0 °C. What it is off there is taken out of everything that is read with it from then on.{' '}
-            <GuideLink to="thermometer" of="Checking a thermometer" />
+            A thermometer in ice and water shows {inWords(0, 'temperature', preferences, 0)}. What it is off there is taken out of everything that is read with
+            it from then on. <GuideLink to="thermometer" of="Checking a thermometer" />
           </p>
         </div>
         {!isWriting && (

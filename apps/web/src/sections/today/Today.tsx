@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { useLedger, useLiveBatches, type Batch } from '../../data/batches';
 import { Glyph, Plate } from '../../shell/glyphs';
 import { LOT_WORDS } from '../../shell/lotWords';
-import { usePreferences } from '../../shell/preferences';
+import { usePreferences, type Preferences } from '../../shell/preferences';
 import { tagWeight } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { clockTime, dayAndTime, span } from '../../shell/times';
@@ -170,10 +170,11 @@ function JobList({ title, jobs, now }: { title: string; jobs: Job[]; now: number
 }
 
 function DoneToday({ batches, now }: { batches: Batch[]; now: number }) {
+  const preferences = usePreferences();
   const { data: ledger } = useLedger('');
   const done = batches
     .flatMap(({ record, state }) =>
-      state.standing.filter((entry) => dayjs(entry.at).isSame(now, 'day')).map((entry) => ({ record, entry, title: titleOf(entry, state.steps) })),
+      state.standing.filter((entry) => dayjs(entry.at).isSame(now, 'day')).map((entry) => ({ record, entry, title: titleOf(entry, state.steps, preferences) })),
     )
     .sort((a, b) => b.entry.at.localeCompare(a.entry.at));
   const packed = (ledger?.rows ?? []).filter((row) => dayjs(row.endedAt).isSame(now, 'day'));
@@ -210,10 +211,10 @@ function DoneToday({ batches, now }: { batches: Batch[]; now: number }) {
   );
 }
 
-function titleOf(entry: StandingEntry, steps: StepState[]): string {
+function titleOf(entry: StandingEntry, steps: StepState[], shown: Preferences): string {
   if (entry.kind === 'ended') return 'Thrown away';
   if (entry.kind === 'replanned') return 'New plan';
-  if (entry.kind === 'pit') return pitEventTitle(entry.event);
+  if (entry.kind === 'pit') return pitEventTitle(entry.event, shown);
   if (entry.kind === 'lot') return `${LOT_WORDS[entry.draw.of]} from a lot`;
   if (entry.kind === 'pieces') return `Piece ${entry.event.piece} ${entry.event.act === 'split' ? 'cut in two' : entry.event.act}`;
   const title = steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId;

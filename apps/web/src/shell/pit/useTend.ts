@@ -1,5 +1,6 @@
 import type { PitEvent } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
+import { usePreferences } from '../preferences';
 import { useWrite } from '../useWrite';
 import { pitEventTitle } from './words';
 
@@ -10,9 +11,10 @@ export function useTend(batch: Batch): {
   fault: string | null;
 } {
   const { write, ...rest } = useWrite(batch);
+  const preferences = usePreferences();
   return {
     ...rest,
     tend: (event, reason, readWith) =>
-      write({ kind: 'pit', event, ...(reason === undefined ? {} : { reason }), ...(readWith === undefined ? {} : { readWith }) }, pitEventTitle(event)),
+      write({ kind: 'pit', event, ...(reason === undefined ? {} : { reason }), ...(readWith === undefined ? {} : { readWith }) }, pitEventTitle(event, preferences)),
   };
 }

@@ -1,4 +1,6 @@
 import type { PitAlarm, PitEvent, TendingAct } from '@bunkhouse/core';
+import type { Preferences } from '../preferences';
+import { inWords } from '../quantities';
 
 /** What the hands do at the pit: on the button, and in the log. */
 export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: string; done: string }>> = {
@@ -14,16 +16,17 @@ export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: str
 };
 
 /** An entry of the pit in the log. */
-export function pitEventTitle(event: PitEvent): string {
+export function pitEventTitle(event: PitEvent, shown: Pick<Preferences, 'system' | 'temperature'>): string {
+  const inC = (C: number) => inWords(C, 'temperature', shown);
   switch (event.act) {
     case 'probes':
       return event.probes.length === 0
         ? 'Probes taken out'
         : `Probes hung: ${event.probes.map(({ channel, reads }) => `${channel} ${reads === 'chamber' ? 'in the chamber' : `in piece ${reads}`}`).join(', ')}`;
     case 'check':
-      return `Instant-read check, piece ${event.piece}: ${event.placesC.map((C) => C.toFixed(1)).join(', ')} °C${event.probeC === undefined ? '' : `, probe ${event.probeC.toFixed(1)} °C`}`;
+      return `Instant-read check, piece ${event.piece}: ${event.placesC.map(inC).join(', ')}${event.probeC === undefined ? '' : `, probe ${inC(event.probeC)}`}`;
     case 'bath':
-      return `Water of the bath: ${event.waterC.toFixed(1)} °C${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
+      return `Water of the bath: ${inC(event.waterC)}${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
     case 'heard':
       return `Alarm heard: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
     case 'decided':
