@@ -15,6 +15,9 @@ export function useTend(batch: Batch): {
   return {
     ...rest,
     tend: (event, reason, readWith) =>
-      write({ kind: 'pit', event, ...(reason === undefined ? {} : { reason }), ...(readWith === undefined ? {} : { readWith }) }, pitEventTitle(event, preferences)),
+      write(
+        { kind: 'pit', event, ...(reason === undefined ? {} : { reason }), ...(readWith === undefined ? {} : { readWith }) },
+        pitEventTitle(event, preferences),
+      ),
   };
 }
