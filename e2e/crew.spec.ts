@@ -151,7 +151,8 @@ test('a house that writes with a comma and the month first does so everywhere, a
     await page.getByRole('link', { name: 'Crew and settings' }).click();
     const settings = page.getByRole('form', { name: 'Settings of the house' });
     await settings.getByRole('button', { name: '3,5 %' }).click();
-    await settings.getByRole('button', { name: 'Oct 17, 3:30 pm' }).click();
+    await settings.getByRole('button', { name: 'Oct 17', exact: true }).click();
+    await settings.getByRole('button', { name: '3:30 pm' }).click();
     await settings.getByLabel('Rules for nitrite in a new batch').selectOption('eu');
     await settings.getByLabel('Keep every single reading for').fill('12');
     await settings.getByRole('button', { name: 'Keep these settings' }).click();

@@ -44,7 +44,7 @@ export { coolingGates, type CoolingRule, type GatePassage } from './safety/cooli
 export type { TimedReading } from './safety/coreReadings.js';
 export { lethalSeconds, lethality } from './safety/lethality.js';
 export { lethalityTable } from './safety/lethalityTarget.js';
-export { temperatureFault } from './safety/temperatureBounds.js';
+export { temperatureFault, type TemperatureFault } from './safety/temperatureBounds.js';
 export { MEDIA, type Medium } from './heat/evaporation.js';
 export { forecastCore, type ForecastCoreParams, type CoreForecast } from './heat/forecastCore.js';
 export { sameCurve } from './heat/sameCurve.js';
@@ -78,7 +78,7 @@ export { usualDesign, designOf, usualWaterG } from './recipes/usualDesign.js';
 export { BRINE_NAMES, sum, type BatchFacts } from './batch/batchFacts.js';
 export type { BrineFigures, PiecePump, BatchFigures } from './batch/batchFigures.js';
 export type { BatchRecord, StepState, BatchState, PieceCure } from './batch/batchState.js';
-export { isReadByBath, isDoneByBath, bathOf } from './batch/bathEvidence.js';
+export { isReadByBath, bathSetC, isDoneByBath, bathOf } from './batch/bathEvidence.js';
 export { HANDBOOK_DIFFUSIVITY, cureCourse, type CourseMark, type CureCourse, type Species } from './batch/cureCourse.js';
 export { isByTheClock, PUMP_ABOVE_MM, MOST_PIECES, requireDesign } from './batch/design.js';
 export type { PullLimits } from './batch/gapLimits.js';

@@ -15,6 +15,9 @@ export const isReadByBath = ({ id, inputs }: StepSpec): boolean => id === 'core'
 export const inWaterFrom = (program: CookProgram | undefined, onAt: number | null, raisedAt: number | null): number | null =>
   program?.[0]?.medium === 'water' ? onAt : raisedAt;
 
+/** What its bath is set to, °C; undefined where it comes into no water. */
+export const bathSetC = (program: CookProgram = []): number | undefined => program.findLast(({ medium }) => medium === 'water')?.chamberC;
+
 /** What is known of the bath of a batch. */
 export interface BathLog {
   standing: readonly StandingEntry[];

@@ -1,6 +1,6 @@
 import { HOUR_MS, DAY_MS, MINUTE_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
-import { bathOf, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
+import { bathOf, bathSetC, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
 import { checkSays } from '../say/english/check.js';
 import { asWritten } from '../say/asWritten.js';
@@ -50,7 +50,10 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
     case 'pit':
       return [
         ...liveFault(state),
-        ...pitEventFaults(draft.event, piecesAt(state, at)),
+        ...pitEventFaults(draft.event, piecesAt(state, at), {
+          bathSetC: bathSetC(state.design.program ?? record.process.program),
+          hasReason: hasReason(draft.reason),
+        }),
         ...(draft.event?.act === 'decided' ? reasonFault(draft.reason ?? '', REASON_LENGTH, checkSays('decision-missing')) : []),
       ];
     case 'pieces':

@@ -1,3 +1,5 @@
+import { safetySays } from '../say/english/safety.js';
+import { temperatureFaults } from './temperatureFaults.js';
 import { temperatureFault } from '../safety/temperatureBounds.js';
 import { numberFault, type NumberRule } from '../units/require.js';
 import type { Piece } from '../log/batchDesign.js';
@@ -9,8 +11,15 @@ const MOST_PROBES = 24;
 const MOST_CHANNEL = 64;
 const MOST_PLACES = 6;
 
+/** What is known where something is written at the pit. */
+interface AtThePit {
+  /** what the bath is set to by the program, °C; undefined where there is none */
+  bathSetC: number | undefined;
+  hasReason: boolean;
+}
+
 /** What is wrong with an event before it is written; an empty answer means that it may be. */
-export function pitEventFaults(event: PitEvent, pieces: readonly Piece[]): EntryFault[] {
+export function pitEventFaults(event: PitEvent, pieces: readonly Piece[], { bathSetC, hasReason }: AtThePit): EntryFault[] {
   if (typeof event !== 'object' || (event as unknown) === null) return [faultAt('event', checkSays('what-happened-at-pit'))];
   const isPiece = (code: unknown) => pieces.some((piece) => piece.code === code);
   switch (event.act) {
@@ -23,7 +32,7 @@ export function pitEventFaults(event: PitEvent, pieces: readonly Piece[]): Entry
       return [...event.placesC, ...(event.probeC === undefined ? [] : [event.probeC])].flatMap((C) => temperatureFaultAt('event.placesC', C, 'core'));
     case 'bath': {
       if (event.piece !== undefined && !isPiece(event.piece)) return [faultAt('event.piece', checkSays('no-such-piece'))];
-      return temperatureFaultAt('event.waterC', event.waterC, 'water');
+      return waterFaults(event.waterC, bathSetC, hasReason);
     }
     case 'heard':
     case 'decided':
@@ -60,6 +69,12 @@ function targetFault(field: string, C: unknown, rule: NumberRule): EntryFault[] 
   if (typeof C !== 'number' || !Number.isFinite(C)) return [faultAt(field, checkSays('temperature-no-number'))];
   const fault = numberFault(C, rule, checkSays('a-temperature'));
   return fault === null ? [] : [faultAt(field, fault)];
+}
+
+/** Water that no bath has is refused; water that is far from what its bath is set to, in the other unit near it, is asked about. */
+function waterFaults(C: unknown, setC: number | undefined, hasReason: boolean): EntryFault[] {
+  if (typeof C !== 'number' || !Number.isFinite(C)) return temperatureFaultAt('event.waterC', C, 'water');
+  return temperatureFaults('event.waterC', safetySays('water'), C, 'water', setC === undefined ? {} : { setC }, hasReason);
 }
 
 /** A core that no piece on the fire has, or water that no bath has, is asked about where it is typed. */

@@ -19,6 +19,8 @@ const loin = loinFrom(START);
 /** A loin on the fire: everything before it is logged, meat on at hour 200. */
 const { done, entries: onFire, pit, hung, channel } = onTheFire(START);
 
+const NO_BATH = { bathSetC: undefined, hasReason: false };
+
 describe('the pit in a batch’s log', () => {
   const record = (entries: LogEntry[]) => loin(entries);
   const now = START + (ON_H + 3) * HOUR_MS;
@@ -223,7 +225,7 @@ describe('events before they are written', () => {
       'event.probes',
     ],
   ])('%j is refused at %s', (event, field) => {
-    expect(pitEventFaults(event as PitEvent, design.pieces)).toEqual([expect.objectContaining({ field })]);
+    expect(pitEventFaults(event as PitEvent, design.pieces, NO_BATH)).toEqual([expect.objectContaining({ field })]);
   });
 
   test('anything at all is refused with a sentence, or may be written: nothing throws', () => {
@@ -240,7 +242,7 @@ describe('events before they are written', () => {
           }),
         ),
         (event) => {
-          for (const { field, message } of pitEventFaults(event as PitEvent, design.pieces)) {
+          for (const { field, message } of pitEventFaults(event as PitEvent, design.pieces, NO_BATH)) {
             expect(field).toMatch(/^event/);
             expect(message).toMatch(/[.?]$/);
           }

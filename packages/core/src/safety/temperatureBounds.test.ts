@@ -33,6 +33,10 @@ describe('a temperature that cannot be', () => {
 
   test('what is merely unlikely is asked about and may be so: a fire far over its program, a core hotter than any fire', () => {
     expect(temperatureFault(180, 'chamber', { setC: 105 })).toMatchObject({ code: 'unlikely' });
+    // 57 was read in °C of a bath set to 58 °C, and typed where °F stands; water that is merely cold is not asked about.
+    expect(temperatureFault(13.9, 'water', { setC: 58 })).toMatchObject({ code: 'unlikely', likelyC: expect.closeTo(57, 0) as number });
+    expect(temperatureFault(30, 'water', { setC: 58 })).toBeNull();
+    expect(temperatureFault(13.9, 'water')).toBeNull();
     expect(temperatureFault(90, 'core', { hottestC: 80 })).toMatchObject({
       code: 'unlikely',
       said: { message: expect.stringMatching(/nothing around it/i) as string },

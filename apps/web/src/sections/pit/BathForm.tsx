@@ -1,5 +1,6 @@
-import { temperatureFault, type PitWatch } from '@bunkhouse/core';
+import { bathSetC, temperatureFault, type PitWatch, type TemperatureFault } from '@bunkhouse/core';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import { Controller, useForm } from 'react-hook-form';
 import type { Batch } from '../../data/batches';
 import { NumberField } from '../../instruments/NumberField';
@@ -14,17 +15,29 @@ interface BathRead {
   waterC: number | undefined;
   /** a code, or `all` */
   piece: string;
+  /** how it is known, where it is asked about */
+  reason: string;
 }
+
+const REASON_LENGTH = 8;
 
 /** The water of a bath in which pieces lie sealed: read at its start and at its end it proves their cores, and no bag is pricked. */
 export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWatch; onDone: () => void }) {
   const say = useSay();
   const { tend, busy, fault } = useTend(batch);
-  const { control, handleSubmit, watch: typed } = useForm<BathRead>({ defaultValues: { waterC: undefined, piece: 'all' } });
+  const { control, handleSubmit, watch: typed } = useForm<BathRead>({ defaultValues: { waterC: undefined, piece: 'all', reason: '' } });
+  const setC = bathSetC(batch.state.design.program ?? batch.record.process.program);
+  const asked = faultOf(typed('waterC'), setC)?.code === 'unlikely';
   const now = useNow();
   const { own } = useThermometers();
-  const log = async ({ waterC, piece }: BathRead) => {
-    if (waterC !== undefined && (await tend({ act: 'bath', waterC, ...(piece === 'all' ? {} : { piece }) }, undefined, own?.id))) onDone();
+  const log = async ({ waterC, piece, reason }: BathRead) => {
+    if (waterC === undefined) return;
+    if (await tend({ act: 'bath', waterC, ...(piece === 'all' ? {} : { piece }) }, asked ? reason : undefined, own?.id)) onDone();
+  };
+  const mayBe = (C: number | undefined, { reason }: BathRead): string | true => {
+    if (C === undefined || !Number.isFinite(C)) return 'A temperature must be a number.';
+    const wrong = faultOf(C, setC);
+    return wrong === null || (wrong.code === 'unlikely' && reason.trim().length >= REASON_LENGTH) ? true : say(wrong.said);
   };
   return (
     <form className="keys check-form" noValidate onSubmit={(event) => void handleSubmit(log)(event)}>
@@ -53,11 +66,18 @@ export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWat
       <Controller
         control={control}
         name="waterC"
-        rules={{ validate: (C) => waterFault(C, say) ?? true }}
+        rules={{ validate: mayBe }}
         render={({ field, fieldState }) => (
           <NumberField big label="Water" quantity="temperature" value={field.value} onChange={field.onChange} error={fieldState.error?.message} autoFocus />
         )}
       />
+      {asked && (
+        <Controller
+          control={control}
+          name="reason"
+          render={({ field }) => <TextField {...field} label="If it is so, how you know" fullWidth multiline minRows={2} />}
+        />
+      )}
       <ReadWith shown={[typed('waterC')]} at={now} />
       {fault !== null && (
         <p className="fault" role="alert">
@@ -74,8 +94,6 @@ export function BathForm({ batch, watch, onDone }: { batch: Batch; watch: PitWat
   );
 }
 
-function waterFault(C: number | undefined, say: ReturnType<typeof useSay>): string | undefined {
-  if (C === undefined || !Number.isFinite(C)) return 'A temperature must be a number.';
-  const temperature = temperatureFault(C, 'water');
-  return temperature === null ? undefined : say(temperature.said);
-}
+/** Water that no bath has, or that is far from what this one is set to. */
+const faultOf = (C: number | undefined, setC: number | undefined): TemperatureFault | null =>
+  C === undefined || !Number.isFinite(C) ? null : temperatureFault(C, 'water', setC === undefined ? {} : { setC });

@@ -3,6 +3,7 @@ import { speaker, type Speaker } from '../message.js';
 /** Temperatures that cannot be, and heat that is not enough. */
 export const SAFETY_WORDS = {
   'cannot-be-read': '{C, number, C1}? {why} {ask}',
+  water: 'Water',
   'read-again': 'Read it again.',
   'core-below': 'Meat on the fire is not frozen.',
   'core-above': 'No core gets hotter than boiling water.',
@@ -22,6 +23,7 @@ export const SAFETY_WORDS = {
   'nothing-so-hot': 'Nothing around it was hotter than {hottestC, number, C1}.',
   'cold-hardly': 'A refrigerator is hardly so warm.',
   'brine-hardly': 'Brine for meat is hardly so warm.',
+  'bath-set-to': 'The bath is set to {setC, number, C1}.',
   'program-wants': 'The program wants {setC, number, C1}.',
   'read-in-f': 'Did it show {number, number, n1} °F? That is {C, number, C1}.',
   'typed-as-f': 'Did it show {number, number, n1} °C, typed as °F?',
