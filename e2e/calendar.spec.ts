@@ -144,7 +144,7 @@ test('a holiday ham is planned backwards from the table: in the house’s hours,
 test('both ends too near: the wishes that contradict each other are told', async ({ page }) => {
   await page.goto('/new');
   await page.getByRole('button', { name: 'Both', exact: true }).click();
-  const soon = await page.evaluate(() => new Date(Date.now() + 3 * DAY_MS - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 16));
+  const soon = await page.evaluate((days) => new Date(Date.now() + days - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 16), 3 * DAY_MS);
   await page.getByLabel('On the table at', { exact: true }).fill(soon);
   const late = page.getByRole('group', { name: 'Too late for the table' });
   await expect(late).toContainText('These contradict each other', { timeout: 60_000 });
@@ -169,7 +169,7 @@ test('a whole batch is moved by keys; the picture is zoomed and panned', async (
   await whole.focus();
   for (let i = 0; i < 30; i += 1) await page.keyboard.press('PageUp');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Pull not later than 24 days after meat in/)).toBeVisible();
+  await expect(page.getByText(/^Pull not later than 24 days after “Meat in”/)).toBeVisible();
   await expect(whole).toHaveAttribute('aria-valuetext', stands ?? '');
 
   const title = page.getByRole('heading', { level: 1 });
