@@ -24,6 +24,10 @@ const PICTURE_PATH = '/api/batches/:id/pictures';
 /** A screen asks for its batches again and again: packed quickly rather than small. */
 const QUICKLY = { level: 2, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } };
 
+const WELL = { level: 7, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 6 } } };
+
+const isPackedElsewhere = (url: string): boolean => url.startsWith('/assets/') || /\/stream(\?|$)/.test(url);
+
 /** The server, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
@@ -42,8 +46,10 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     response.vary('Cookie');
     next();
   });
+  // The app's own files are asked for once by each device, and kept.
+  app.use('/assets', compression(WELL));
   // A stream of events goes out word by word: packed it would wait for the next.
-  app.use(compression({ ...QUICKLY, filter: (request, response) => !request.path.endsWith('/stream') && compression.filter(request, response) }));
+  app.use(compression({ ...QUICKLY, filter: (request, response) => !isPackedElsewhere(request.originalUrl) && compression.filter(request, response) }));
   // A book is as large as a season, a picture large; everything else is short. Who sends them is known before they are read, and they are
   // taken as they come, unpacked by nobody here.
   app.use(BOOK_PATHS, earlyDoor(app, 'run'), raw({ type: () => true, limit: BOOK_LIMIT, inflate: false }));

@@ -1,11 +1,15 @@
-import type { Message } from '@bunkhouse/core';
+import { ENGLISH, type Message } from '@bunkhouse/core';
 import { sayTo } from '@bunkhouse/words';
-import { useMemo } from 'react';
+import { createContext, useContext, useMemo } from 'react';
 import { readerHere } from './here';
 import { usePreferences } from './preferences';
+
+/** The sentences that can be said where one is: a section may know more of them. */
+export const Sentences = createContext<Readonly<Record<string, string>>>(ENGLISH);
 
 /** Says sentences of core and of the house in the units and numbers of whoever holds this device. */
 export function useSay(): (message: Message) => string {
   const { system, temperature } = usePreferences();
-  return useMemo(() => sayTo(readerHere({ system, temperature })), [system, temperature]);
+  const sentences = useContext(Sentences);
+  return useMemo(() => sayTo(readerHere({ system, temperature }), sentences), [system, temperature, sentences]);
 }

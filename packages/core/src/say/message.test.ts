@@ -1,4 +1,5 @@
 import { ENGLISH_ROOMS } from './english/english.js';
+import { PASTED_WORDS } from './english/pasted.js';
 import { QUANTITY_STYLES, quantityAsGiven, writtenQuantity } from './quantity.js';
 import { writtenInstant } from './instant.js';
 import { speaker, writtenOut, type Message } from './message.js';
@@ -81,6 +82,6 @@ describe('a sentence', () => {
 });
 
 test('each sentence has a code of its own, in whichever room it is said', () => {
-  const codes = ENGLISH_ROOMS.flatMap((words) => Object.keys(words));
+  const codes = [...ENGLISH_ROOMS, PASTED_WORDS].flatMap((words) => Object.keys(words));
   expect(codes.filter((code, i) => codes.indexOf(code) !== i)).toEqual([]);
 });

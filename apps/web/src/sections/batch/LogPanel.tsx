@@ -3,7 +3,7 @@ import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { Glyph } from '../../shell/glyphs';
-import { pitEventTitle } from '../../shell/pit/words';
+import { pitEventTitle } from '../../shell/pit/eventTitle';
 import { quantityOf } from '../../shell/record/quantityOf';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';

@@ -1,4 +1,4 @@
-import { workOut } from '@bunkhouse/core';
+import { ENGLISH, PASTED_WORDS, workOut } from '@bunkhouse/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { houseTime } from '../../data/serverClock';
@@ -6,6 +6,7 @@ import { Choice } from '../../shell/Choice';
 import { Glyph } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
 import { digits } from '../../shell/quantities';
+import { Sentences } from '../../shell/reader';
 import { Answer } from './Answer';
 import { HaveForm } from './HaveForm';
 import { sheetText, sheetTitle } from './sheetText';
@@ -16,6 +17,8 @@ import { newId } from '../../data/newId';
 import { copyText } from '../../shell/copyText';
 
 const QUARTER_MS = 900_000;
+/** What is said of somebody's recipe is said here alone. */
+const SENTENCES = { ...ENGLISH, ...PASTED_WORDS };
 
 /** The calculator beside the tub: what is wanted, or what somebody else wrote, worked out at every key. */
 export function Bench() {
@@ -27,40 +30,42 @@ export function Bench() {
   const context = useMemo(() => ({ sheet, change, fault }), [sheet, change, fault]);
   const batch = params.get('batch');
   return (
-    <Sheet value={context}>
-      <div className="page bench">
-        <div className="bench-head">
-          <div>
-            <h1 className="title">Bench</h1>
-            {batch === null ? (
-              <p className="note">A loose sheet, kept in the address.</p>
-            ) : (
-              <Link className="lnk" to={`/batches/${encodeURIComponent(batch)}`}>
-                Back to {params.get('code') ?? 'the batch'}
-              </Link>
-            )}
+    <Sentences value={SENTENCES}>
+      <Sheet value={context}>
+        <div className="page bench">
+          <div className="bench-head">
+            <div>
+              <h1 className="title">Bench</h1>
+              {batch === null ? (
+                <p className="note">A loose sheet, kept in the address.</p>
+              ) : (
+                <Link className="lnk" to={`/batches/${encodeURIComponent(batch)}`}>
+                  Back to {params.get('code') ?? 'the batch'}
+                </Link>
+              )}
+            </div>
+            <Choice
+              quiet
+              label="What stands on the sheet"
+              value={sheet.door}
+              options={{ want: 'What I want', have: 'What I have' }}
+              onChange={(door) => change({ door })}
+            />
+            <SheetActions worked={worked} sheet={shown} />
           </div>
-          <Choice
-            quiet
-            label="What stands on the sheet"
-            value={sheet.door}
-            options={{ want: 'What I want', have: 'What I have' }}
-            onChange={(door) => change({ door })}
-          />
-          <SheetActions worked={worked} sheet={shown} />
+          <div className="bench-form">{sheet.door === 'want' || worked.read === null ? <WantForm /> : <HaveForm read={worked.read} />}</div>
+          <p className="print-only head">{sheetTitle(shown)}</p>
+          <Peek worked={worked} />
+          <div className="bench-answer" id="answer">
+            <Answer sheet={shown} worked={worked} change={change} />
+            <p className="note caution-line">
+              Nitrite is poisonous in gram amounts: weigh it, label it, lock it away. This tool computes; your local food code, your inspector and the label of
+              your cure decide.
+            </p>
+          </div>
         </div>
-        <div className="bench-form">{sheet.door === 'want' || worked.read === null ? <WantForm /> : <HaveForm read={worked.read} />}</div>
-        <p className="print-only head">{sheetTitle(shown)}</p>
-        <Peek worked={worked} />
-        <div className="bench-answer" id="answer">
-          <Answer sheet={shown} worked={worked} change={change} />
-          <p className="note caution-line">
-            Nitrite is poisonous in gram amounts: weigh it, label it, lock it away. This tool computes; your local food code, your inspector and the label of
-            your cure decide.
-          </p>
-        </div>
-      </div>
-    </Sheet>
+      </Sheet>
+    </Sentences>
   );
 }
 

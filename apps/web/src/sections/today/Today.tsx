@@ -13,7 +13,7 @@ import { RecordStep } from '../../shell/record/RecordStep';
 import { clockTime, dayAndTime, span } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { PitToday } from '../../shell/pit/PitToday';
-import { pitEventTitle } from '../../shell/pit/words';
+import { pitEventTitle } from '../../shell/pit/eventTitle';
 
 interface Job {
   batch: Batch;

@@ -2,7 +2,7 @@ import type { PitEvent } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
 import { usePreferences } from '../preferences';
 import { useWrite } from '../useWrite';
-import { pitEventTitle } from './words';
+import { pitEventTitle } from './eventTitle';
 
 /** Logs what happens at the pit, with one tap; it can be taken back as fast. Answers whether it was written. */
 export function useTend(batch: Batch): {

@@ -1,6 +1,4 @@
-import type { PitAlarm, PitEvent, TendingAct } from '@bunkhouse/core';
-import type { Preferences } from '../preferences';
-import { inWords } from '../quantities';
+import type { PitAlarm, TendingAct } from '@bunkhouse/core';
 
 /** What the hands do at the pit: on the button, and in the log. */
 export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: string; done: string }>> = {
@@ -14,27 +12,6 @@ export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: str
   bare: { todo: 'Take it out of foil or bag', act: 'Log bare', done: 'Taken out of foil or bag' },
   reseat: { todo: 'Seat the probe anew', act: 'Log probe seated', done: 'Probe seated anew' },
 };
-
-/** An entry of the pit in the log. */
-export function pitEventTitle(event: PitEvent, shown: Pick<Preferences, 'system' | 'temperature'>): string {
-  const inC = (C: number) => inWords(C, 'temperature', shown);
-  switch (event.act) {
-    case 'probes':
-      return event.probes.length === 0
-        ? 'Probes taken out'
-        : `Probes hung: ${event.probes.map(({ channel, reads }) => `${channel} ${reads === 'chamber' ? 'in the chamber' : `in piece ${reads}`}`).join(', ')}`;
-    case 'check':
-      return `Instant-read check, piece ${event.piece}: ${event.placesC.map(inC).join(', ')}${event.probeC === undefined ? '' : `, probe ${inC(event.probeC)}`}`;
-    case 'bath':
-      return `Water of the bath: ${inC(event.waterC)}${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
-    case 'heard':
-      return `Alarm heard: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
-    case 'decided':
-      return `Decided: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
-    default:
-      return `${TENDING_WORDS[event.act].done}${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
-  }
-}
 
 /** What an alarm is called. */
 export const ALARM_WORDS: Readonly<Record<PitAlarm['kind'], string>> = {
