@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { HOUR_MS } from '../clock/spans.js';
 import { packLabel } from './packLabel.js';
 import { pieceReleases } from '../pit/pieceReleases.js';
@@ -35,6 +36,10 @@ class Hands {
     const entry = this.record.entries.findLast((one) => one.kind === 'done' && one.stepId === stepId);
     return this.write({ kind: 'correction', replaces: entry?.id, values, reason }, hours);
   };
+  goOnFrom({ record, n }: Hands): void {
+    this.record = record;
+    this.n = n;
+  }
   must(faults: string[]): this {
     expect(faults).toEqual([]);
     return this;
@@ -125,6 +130,31 @@ describe('each piece by its own readings', () => {
     const state = hands.state(fireH + 13);
     expect(state.cooling.map((gate) => gate.state)).toEqual(['pass', 'pass', 'pass', 'pass']);
     expect(packLabel(hands.record, state).keeping).toContain('Fully cooked.');
+  });
+
+  test('whatever was read, left out or explained: no batch with a piece that was not shown to be there is fully cooked', () => {
+    // Pairs of a core on the fire and what it had cooled to; what was not read is left out. The fire is told on from one log.
+    const begun = new Hands(twoLoins);
+    const fireH = onTheFire(begun, 9);
+    const core = fc.option(fc.double({ min: 40, max: 75, noNaN: true }), { nil: undefined });
+    fc.assert(
+      fc.property(fc.tuple(core, core, core), fc.tuple(core, core, core), fc.boolean(), (placesA, placesB, explained) => {
+        const hands = new Hands(twoLoins);
+        hands.goOnFrom(begun);
+        const reason = explained ? 'Read as well as it went, Wren' : undefined;
+        const read = (code: string, places: (number | undefined)[]) =>
+          Object.fromEntries(places.flatMap((C, i) => (C === undefined ? [] : [[`instant${i + 1}C:${code}`, C]])));
+        hands.done('core', fireH + 3, { ...read('A', placesA), ...read('B', placesB) }, reason);
+        hands.done('into-cold', fireH + 3.5, {}, 'Nobody read it, Wren');
+        hands.done('gate-first', fireH + 6, { 'coreC:A': 24, 'coreC:B': 24 }, 'Read late, Wren');
+        hands.done('gate-second', fireH + 12, { 'coreC:A': 3, 'coreC:B': 3 }, 'Read late, Wren');
+        const { keeping } = packLabel(hands.record, hands.state(fireH + 13));
+        // 147 °F is the target; a thermometer of whole degrees shows it half a degree before.
+        const isThere = (places: (number | undefined)[]) => places.every((C) => C !== undefined && C >= processFor('canadian-bacon').coreTargetC - 0.28);
+        expect(keeping.includes('Fully cooked.') && !(isThere(placesA) && isThere(placesB))).toBe(false);
+      }),
+      { numRuns: 60, examples: [[[66, 66, 66], [66, 66, 66], false]] },
+    );
   });
 });
 
