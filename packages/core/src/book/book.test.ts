@@ -10,6 +10,8 @@ import { deviations } from './deviations.js';
 import { ledgerLine } from './ledgerLine.js';
 import { packLabel } from './packLabel.js';
 
+const said = (sentences: { message: string }[]): string[] => sentences.map(({ message }) => message);
+
 const START = Date.parse('2026-10-05T07:00:00.000Z');
 const done = loggedFrom(START);
 const record = loinFrom(START);
@@ -123,11 +125,11 @@ describe('what stands on a pack', () => {
   });
 
   test('what was not read to be cooked through is cooked before it is eaten', () => {
-    expect(label(whole()).keeping).toEqual(['Keep at 4 °C or below.', 'Fully cooked.']);
+    expect(said(label(whole()).keeping)).toEqual(['Keep at 4 °C or below.', 'Fully cooked.']);
     const cool = done(13, 'core', 4 + 14 * DAY + 20, { probeC: 62, instant1C: 61, instant2C: 60, instant3C: 60 });
-    expect(label(whole({ [cool.id]: cool })).keeping).toContain('Cook before eating.');
+    expect(said(label(whole({ [cool.id]: cool })).keeping)).toContain('Cook before eating.');
     const begun = record(begunFrom(START));
-    expect(label(begun).keeping).toContain('Cook before eating.');
+    expect(said(label(begun).keeping)).toContain('Cook before eating.');
   });
 
   test('without a cure it says so, names no preservative, and keeps days', () => {

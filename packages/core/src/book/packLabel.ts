@@ -1,3 +1,6 @@
+import { LIMIT_C } from '../safety/fahrenheit.js';
+import { bookSays } from '../say/english/book.js';
+import type { Message } from '../say/message.js';
 import { productOf } from '../products/product.js';
 import { sum } from '../batch/batchFacts.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
@@ -11,7 +14,7 @@ export interface PackLabel {
   /** in falling order of weight */
   ingredients: string[];
   /** one sentence each */
-  keeping: string[];
+  keeping: Message[];
   /** days that it usually keeps, sealed in the refrigerator: a cautious default, for the cook to change */
   keepsDays: number;
 }
@@ -53,9 +56,9 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
       .sort((a, b) => b.g - a.g)
       .map(({ name }) => name),
     keeping: [
-      'Keep at 4 °C or below.',
-      isCooked ? 'Fully cooked.' : 'Cook before eating.',
-      ...(isCuredThrough ? [] : [isCured ? 'Not cured in the middle: eat it within days.' : 'Not cured: eat it within days.']),
+      bookSays('keep-cold', { mostC: LIMIT_C.cold }),
+      bookSays(isCooked ? 'fully-cooked' : 'cook-first'),
+      ...(isCuredThrough ? [] : [bookSays(isCured ? 'not-cured-through' : 'not-cured-at-all')]),
     ],
     keepsDays: isCuredThrough ? product.keepsDays : UNCURED_KEEPS,
   };

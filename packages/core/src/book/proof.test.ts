@@ -12,6 +12,8 @@ import { replay } from '../batch/replay.js';
 import type { BatchRecord } from '../batch/batchState.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 
+const said = (sentences: { message: string }[]): string[] => sentences.map(({ message }) => message);
+
 const START = Date.parse('2026-10-05T08:00:00Z');
 
 /** Hands that write down what they did, as the house would take it. */
@@ -116,7 +118,7 @@ describe('each piece by its own readings', () => {
     expect(state.cooling.filter(({ piece: code }) => code === 'A').map((gate) => gate.state)).toEqual(['pass', 'pass']);
     expect(state.cooling.filter(({ piece: code }) => code === 'B').map((gate) => gate.state)).not.toContain('pass');
     expect(pieceReleases(hands.record, state, START + (fireH + 13) * HOUR_MS).map(({ cooked }) => cooked)).toEqual(['met', 'notShown']);
-    expect(packLabel(hands.record, state).keeping).toContain('Cook before eating.');
+    expect(said(packLabel(hands.record, state).keeping)).toContain('Cook before eating.');
   });
 
   test('each by its own: both read, both pass, and the label says fully cooked', () => {
@@ -129,7 +131,7 @@ describe('each piece by its own readings', () => {
     hands.must(hands.done('gate-second', fireH + 12, both(3.5, 3)));
     const state = hands.state(fireH + 13);
     expect(state.cooling.map((gate) => gate.state)).toEqual(['pass', 'pass', 'pass', 'pass']);
-    expect(packLabel(hands.record, state).keeping).toContain('Fully cooked.');
+    expect(said(packLabel(hands.record, state).keeping)).toContain('Fully cooked.');
   });
 
   test('whatever was read, left out or explained: no batch with a piece that was not shown to be there is fully cooked', () => {
@@ -148,7 +150,7 @@ describe('each piece by its own readings', () => {
         hands.done('into-cold', fireH + 3.5, {}, 'Nobody read it, Wren');
         hands.done('gate-first', fireH + 6, { 'coreC:A': 24, 'coreC:B': 24 }, 'Read late, Wren');
         hands.done('gate-second', fireH + 12, { 'coreC:A': 3, 'coreC:B': 3 }, 'Read late, Wren');
-        const { keeping } = packLabel(hands.record, hands.state(fireH + 13));
+        const keeping = said(packLabel(hands.record, hands.state(fireH + 13)).keeping);
         // 147 °F is the target; a thermometer of whole degrees shows it half a degree before.
         const isThere = (places: (number | undefined)[]) => places.every((C) => C !== undefined && C >= processFor('canadian-bacon').coreTargetC - 0.28);
         expect(keeping.includes('Fully cooked.') && !(isThere(placesA) && isThere(placesB))).toBe(false);
@@ -173,7 +175,7 @@ describe('dose and reach', () => {
     expect(state.cured[0]).toMatchObject({ isCured: false, why: 'middle' });
     expect(state.cooling.map(({ rule }) => rule)).toEqual(['notCured', 'notCured']);
     expect(packLabel(hands.record, state)).toMatchObject({ keepsDays: 3 });
-    expect(packLabel(hands.record, state).keeping.join(' ')).toMatch(/Not cured in the middle/);
+    expect(said(packLabel(hands.record, state).keeping).join(' ')).toMatch(/Not cured in the middle/);
   });
 
   test('a cure that is planned too short is told before it is begun; the days of a recipe excuse nothing', () => {

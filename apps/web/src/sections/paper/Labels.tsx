@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../../shell/Choice';
+import { useSay } from '../../shell/reader';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { OneBatch } from './OneBatch';
@@ -19,6 +20,7 @@ export const Labels = () => <OneBatch>{(batch) => <LabelSheet batch={batch} />}<
 function LabelSheet({ batch }: { batch: Batch }) {
   const { record, state } = batch;
   const preferences = usePreferences();
+  const say = useSay();
   const channels = useBatchChannels(batch);
   const label = packLabel(record, state, channels);
   const [of, setOf] = useState<'packs' | 'pieces'>(state.facts.packedG === null ? 'pieces' : 'packs');
@@ -85,7 +87,7 @@ function LabelSheet({ batch }: { batch: Batch }) {
                 <p>
                   Packed on {dayjs(packed).format('D MMM YYYY')}. Use by {dayjs(packed + (keeps ?? 0) * DAY_MS).format('D MMM YYYY')}.
                 </p>
-                <p>{label.keeping.join(' ')}</p>
+                <p>{label.keeping.map(say).join(' ')}</p>
                 <Square address={address} />
               </section>
             ))}

@@ -1,4 +1,5 @@
 import { BATCH_WORDS } from './batch.js';
+import { BOOK_WORDS } from './book.js';
 import { CHECK_WORDS } from './check.js';
 import { CURE_WORDS } from './cure.js';
 import { PIT_WORDS } from './pit.js';
@@ -15,6 +16,7 @@ export const ENGLISH_ROOMS: readonly Readonly<Record<string, string>>[] = [
   CHECK_WORDS,
   PIT_WORDS,
   STEP_WORDS,
+  BOOK_WORDS,
 ];
 
 /** The sentences of a batch, of its log and its devices, by their codes. Those of somebody's recipe (`PASTED_WORDS`) are said at the Bench alone. */
