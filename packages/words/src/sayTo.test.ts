@@ -9,6 +9,20 @@ test('a sentence within a sentence is said to the same reader; what somebody wro
   expect(sayTo(PLAIN)({ code: 'as-written', args: { text: 'Smells of bay.' }, message: 'Smells of bay.' })).toBe('Smells of bay.');
 });
 
+test('a field is called as a cook knows it, never by its inner name', () => {
+  const say = sayTo({ ...PLAIN, temperature: 'F' });
+  const over = (field: string): Message => ({
+    code: 'too-large',
+    args: { field, most: { value: 200, unit: 'C' }, value: { value: 250, unit: 'C' } },
+    message: '',
+  });
+  expect(say(over('program.0.chamberC'))).toBe('The chamber must be at most 392 °F, not 482 °F.');
+  expect(say(over('somethingElse'))).toBe('The number must be at most 392 °F, not 482 °F.');
+  expect(say(over('Green weight, piece B'))).toMatch(/^Green weight, piece B must be/);
+  const days = { field: 'cureDays', least: { value: 1, unit: 'days' as const }, value: { value: 0, unit: 'days' as const } };
+  expect(say({ code: 'too-small', args: days, message: '' })).toBe('The days of cure must be at least 1 day, not 0 days.');
+});
+
 test('another language says what it knows, and English the rest', () => {
   const say = sayTo({ ...PLAIN, decimal: ',' }, { 'water-above': 'Wasser wird nicht heißer als {boilsC, number, C1}.' });
   expect(say({ code: 'water-above', args: { boilsC: 99.5 }, message: '' })).toBe('Wasser wird nicht heißer als 99,5 °C.');

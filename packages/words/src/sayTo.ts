@@ -1,3 +1,4 @@
+import { fieldName } from './fieldNames.js';
 import { ENGLISH, writtenOut, type Message, type Reader } from '@bunkhouse/core';
 
 /** Sentences by their code, in one language. What it does not know is said in English. */
@@ -12,7 +13,8 @@ type Language = Readonly<Partial<Record<string, string>>>;
 export function sayTo(reader: Reader, language: Language = ENGLISH): (message: Message) => string {
   const say = ({ code, args, message }: Message): string => {
     const template = language[code] ?? (ENGLISH as Language)[code];
-    return template === undefined ? message : writtenOut(template, args, reader, say);
+    if (template === undefined) return message;
+    return writtenOut(template, typeof args.field === 'string' ? { ...args, field: fieldName(args.field) } : args, reader, say);
   };
   return say;
 }

@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { InputError } from '../inputError.js';
 import { requireCureMix, type CureMix } from '../ingredients/cureMix.js';
 import { requireNumber } from '../units/require.js';
@@ -33,10 +34,7 @@ export function brineStrength(brine: BrineWeights, cure: CureMix): BrineStrength
   const ofSaltAndWater = (salt / (waterG + salt)) * 100;
   if (ofSaltAndWater > SATURATED_SALT_PERCENT) {
     const mostG = (waterG * SATURATED_SALT_PERCENT) / (100 - SATURATED_SALT_PERCENT);
-    throw new InputError(
-      'saltPercent',
-      `${Math.round(waterG)} g of water holds at most ${Math.floor(mostG)} g of salt; this asks for ${Math.ceil(salt)} g. Take more water or less salt.`,
-    );
+    throw new InputError('saltPercent', inputSays('saturated-brine', { waterG, mostG: Math.floor(mostG), saltG: Math.ceil(salt) }));
   }
   const brineSaltPercent = (salt / brineWeight(brine)) * 100;
   return { brineSaltPercent, salometer: saltPercentToSalometer(brineSaltPercent) };

@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { HOUR_S } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
@@ -20,7 +21,7 @@ export function coolingHours(p: { brineG: number; fromC: number; toC: number; by
   const toC = requireNumber('toC', p.toC, { min: -5, max: 100, unit: '°C' });
   const byC = requireNumber('byC', p.byC, { min: -25, max: 60, unit: '°C' });
   if (fromC <= toC) return 0;
-  if (byC >= toC) throw new InputError('byC', `At ${byC} °C around it the brine never comes down to ${toC} °C.`);
+  if (byC >= toC) throw new InputError('byC', inputSays('never-so-cold', { byC, toC }));
   const volumeM3 = brineG / 1.08e6;
   const diameterM = Math.cbrt((4 * volumeM3) / Math.PI);
   const areaM2 = Math.PI * diameterM * diameterM * 1.5;

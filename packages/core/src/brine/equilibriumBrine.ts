@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { InputError } from '../inputError.js';
 import { nitriteShare, requireCureMix, type CureMix } from '../ingredients/cureMix.js';
 import { requireNumber } from '../units/require.js';
@@ -68,7 +69,7 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
   const cureG = cureKnownG + perEverything * (meatG + brineG);
   const saltG = salt * base - counted * cureG;
   if (saltG < -ROUNDING_G) {
-    throw new InputError('saltPercent', `The cure alone brings ${(counted * cureG).toFixed(1)} g of salt, more than ${p.saltPercent} % asks for.`);
+    throw new InputError('saltPercent', inputSays('cure-brings-salt', { saltG: counted * cureG, percent: p.saltPercent }));
   }
   const nitriteG = cureG * share;
   const brine = { waterG, saltG: Math.max(0, saltG), sugarG: sugar * base, cureG };

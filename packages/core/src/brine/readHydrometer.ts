@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { brineDensity, MOST_SUGAR_PERCENT, waterDensity } from './brineDensity.js';
@@ -91,10 +92,7 @@ export function readHydrometer(r: HydrometerReading): HydrometerAnswer {
   if (naive === 'tooLight') throw new InputError('reading', 'It reads lighter than water. Is it a hydrometer for brine, and clean of fat?');
   const salt = saltOfDensity(density, sugarPercent, sampleC);
   if (salt === 'tooLight') {
-    throw new InputError(
-      'sugarPercent',
-      `${sugarPercent} % sugar alone would read higher than this at ${sampleC} °C. Look at the sugar and at the temperature.`,
-    );
+    throw new InputError('sugarPercent', inputSays('sugar-reads-higher', { sugarPercent, sampleC }));
   }
   if (salt === 'tooDense' || naive === 'tooDense') {
     throw new InputError('reading', 'It reads heavier than a saturated brine, 26.4 % salt. Look at the scale, and name the sugar in it.');

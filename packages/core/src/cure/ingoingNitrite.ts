@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { InputError } from '../inputError.js';
 import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
 import { requireNumber } from '../units/require.js';
@@ -36,10 +37,7 @@ export function cureForNitrite(p: NitriteBasis & { targetPpm: number; cure: Cure
   const targetPpm = requireNumber('targetPpm', p.targetPpm, { min: 0, max: 1e6, unit: 'ppm' });
   const cureG = ((targetPpm / 1e6) * basisWeightG(p)) / nitriteShare(p.cure);
   if ('brineG' in p && cureG > p.brineG) {
-    throw new InputError(
-      'targetPpm',
-      `${p.cure.name} cannot give ${targetPpm} ppm here: it would take ${Math.ceil(cureG)} g of cure in ${Math.round(p.brineG)} g of brine.`,
-    );
+    throw new InputError('targetPpm', inputSays('cure-too-weak', { cure: p.cure.name, targetPpm, cureG: Math.ceil(cureG), brineG: p.brineG }));
   }
   return cureG;
 }

@@ -1,3 +1,5 @@
+import type { Message } from '../say/message.js';
+import { inputSays } from '../say/english/inputs.js';
 import { HOUR_S } from '../clock/spans.js';
 import { requireReadings, type TimedReading } from '../safety/coreReadings.js';
 import { thicknessMm, type Section } from '../section/section.js';
@@ -35,7 +37,7 @@ export interface CoreForecast {
   /** from now until it is there: middle, and one in ten lies under lowC, one over highC */
   curve: { s: number; C: number; lowC: number; highC: number }[];
   /** why no time can be said, or null */
-  cannot: string | null;
+  cannot: Message | null;
   /** what it gives off until then by drying, g: a share of its weight */
   dryingG: number;
   /** fitted: multiples of the usual film and diffusivity, and the share of the surface that evaporates */
@@ -174,9 +176,9 @@ function habit(phases: readonly CookPhase[], chamber: readonly TimedReading[], r
   return Math.abs(mean) > HABIT_C ? 0 : (mean * (last.s - (recent[0]?.s ?? last.s))) / HABIT_S;
 }
 
-function cannotSay({ phases, targetC, startC }: ForecastCoreParams, endC: number): string {
+function cannotSay({ phases, targetC, startC }: ForecastCoreParams, endC: number): Message {
   const chamberC = phases.at(-1)?.chamberC ?? 0;
   const beyond = targetC < startC ? chamberC >= targetC : chamberC <= targetC;
-  if (beyond) return `In a chamber of ${chamberC} °C the core does not come to ${targetC} °C.`;
-  return `At ${chamberC} °C the core stays near ${Math.round(endC)} °C for two days: water that leaves the surface takes the heat. Raise the chamber or wrap it.`;
+  if (beyond) return inputSays('core-never-there', { chamberC, targetC });
+  return inputSays('core-stays-near', { chamberC, endC });
 }

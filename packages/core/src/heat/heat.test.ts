@@ -210,7 +210,7 @@ describe('forecastCore', () => {
   test('a chamber that is too cold never brings it there, and says so', () => {
     const { etaS, highS, cannot } = forecastCore({ ...loin, phases: [{ chamberC: 60 }] });
     expect([etaS, highS]).toEqual([Infinity, Infinity]);
-    expect(cannot).toBe('In a chamber of 60 °C the core does not come to 64 °C.');
+    expect(cannot?.message).toBe('In a chamber of 60 °C the core does not come to 64 °C.');
   });
 
   test('cooling: a hot ham in the cold comes to 27 °C within hours, the sooner the thinner', () => {

@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { DAY_MIN } from '../clock/spans.js';
 import { MEDIA } from '../heat/evaporation.js';
 import type { CookPhase } from '../heat/cookPhase.js';
@@ -28,7 +29,7 @@ export function requireProgram(program: unknown): CookProgram {
       throw new InputError(`${at}.name`, 'A phase needs a name, of 40 letters at most.');
     if (!MEDIA.includes(given.medium)) throw new InputError(`${at}.medium`, 'Smoker, oven, steam, water or cold?');
     const chamberC = requireNumber(`${at}.chamberC`, given.chamberC, { min: -5, max: 200, unit: '°C' });
-    if (given.medium === 'water' && chamberC > 100) throw new InputError(`${at}.chamberC`, 'Water does not get hotter than 100 °C.');
+    if (given.medium === 'water' && chamberC > 100) throw new InputError(`${at}.chamberC`, inputSays('water-boils', { boilsC: 100 }));
     const untilMin = given.untilMin === undefined ? undefined : requireNumber(`${at}.untilMin`, given.untilMin, { above: 0, max: LONGEST_MIN, unit: 'min' });
     const untilCoreC = given.untilCoreC === undefined ? undefined : requireNumber(`${at}.untilCoreC`, given.untilCoreC, { min: 5, max: 100, unit: '°C' });
     if (untilMin === undefined && untilCoreC === undefined) throw new InputError(`${at}.untilMin`, 'Until when, or until which core temperature?');

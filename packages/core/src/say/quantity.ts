@@ -108,7 +108,7 @@ function asRead(value: number, style: QuantityStyle, reader: Reader): { shown: n
 
 const isAmerican = ({ unit }: Scale, { system, temperature }: Reader): boolean => (unit === 'F' ? temperature === 'F' : system === 'us');
 
-const withSign = (number: string, sign: string): string => (sign === '' ? number : `${number} ${sign}`);
+const withSign = (number: string, sign: string): string => (sign === '' ? number : `${number} ${sign === 'days' && number === '1' ? 'day' : sign}`);
 
 /** Digits as somebody writes them, with so many decimals at the most: `3 990`, `12,5`, `−2.8`. */
 function digits(value: number, decimals: number, { decimal, gap }: Pick<Reader, 'decimal' | 'gap'>): string {

@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { equilibriumBrine } from '../brine/equilibriumBrine.js';
 import { pickle, type NitriteTarget } from '../brine/pickle.js';
 import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
@@ -167,10 +168,7 @@ function dryRub(sheet: BenchSheet): RecipeLine[] {
   const carriedG = sheet.countCureSalt ? (cureG * cure.saltPercent) / 100 : 0;
   const saltG = (requireNumber('saltPercent', sheet.saltPercent, { min: 0, max: 20, unit: '%' }) / 100) * greenG - carriedG;
   if (saltG < 0) {
-    throw new InputError(
-      'saltPercent',
-      `The cure alone brings ${carriedG.toFixed(1)} g of salt, ${((carriedG / greenG) * 100).toFixed(1)} % of the meat: ask for at least that.`,
-    );
+    throw new InputError('saltPercent', inputSays('cure-brings-share', { saltG: carriedG, percent: (carriedG / greenG) * 100 }));
   }
   return weighed(sheet, { waterG: 0, saltG, sugarG: (sheet.sugarPercent / 100) * greenG, cureG });
 }

@@ -1,3 +1,4 @@
+import { inputSays } from '../say/english/inputs.js';
 import { floatReading, type HydrometerScale } from '../brine/readHydrometer.js';
 import { boilingPointC, MOST_ALTITUDE_M } from './boilingPoint.js';
 import type { ToolCheck, ToolReading, ToolSize } from './tool.js';
@@ -57,14 +58,9 @@ const fieldOf = (reading: ToolReading, i: number): string =>
 const tidy = (x: number): number => Number(x.toFixed(Math.abs(x) < 2 ? 3 : 1));
 
 function hydrometerFaults({ calibrationC }: Extract<ToolSize, { kind: 'hydrometer' }>, { waterReads, waterC }: Extract<ToolReading, { kind: 'hydrometer' }>) {
-  if (!Number.isFinite(waterReads)) return [{ field: 'waterReads', message: 'What does it read in plain water?' }];
+  if (!Number.isFinite(waterReads)) return [{ field: 'waterReads', ...inputSays('reads-in-water') }];
   if (!(Math.abs(waterC - calibrationC) <= WATER_AROUND_C))
-    return [
-      {
-        field: 'waterC',
-        message: `Bring the water to ${tidy(calibrationC)} °C first, give or take ${WATER_AROUND_C}: there the instrument is made to be right.`,
-      },
-    ];
+    return [{ field: 'waterC', ...inputSays('water-to-calibration', { calibrationC, aroundC: WATER_AROUND_C }) }];
   return [];
 }
 

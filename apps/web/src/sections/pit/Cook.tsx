@@ -1,3 +1,4 @@
+import { useSay } from '../../shell/reader';
 import { COME_UP, type CoreForecast, type PitWatch, HOUR_S, MINUTE_MS } from '@bunkhouse/core';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -245,7 +246,9 @@ function settings({ phases, phaseStarts }: PitWatch, forecast: CoreForecast | nu
 }
 
 function CannotSay({ piece, forecast, fault }: { piece: string; forecast: CoreForecast | null; fault: string | null }) {
-  const why = fault ?? forecast?.cannot ?? null;
+  const say = useSay();
+  const cannot = forecast?.cannot ?? null;
+  const why = fault ?? (cannot === null ? null : say(cannot));
   if (why === null) return null;
   return (
     <p className="note inset">

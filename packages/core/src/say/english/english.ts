@@ -2,6 +2,7 @@ import { BATCH_WORDS } from './batch.js';
 import { BOOK_WORDS } from './book.js';
 import { CHECK_WORDS } from './check.js';
 import { CURE_WORDS } from './cure.js';
+import { INPUT_WORDS } from './inputs.js';
 import { PIT_WORDS } from './pit.js';
 import { SAFETY_WORDS } from './safety.js';
 import { STEP_WORDS } from './steps.js';
@@ -10,6 +11,7 @@ import { UNIT_WORDS } from './units.js';
 /** Every room by itself: no code may stand in two of them. */
 export const ENGLISH_ROOMS: readonly Readonly<Record<string, string>>[] = [
   UNIT_WORDS,
+  INPUT_WORDS,
   SAFETY_WORDS,
   CURE_WORDS,
   BATCH_WORDS,
