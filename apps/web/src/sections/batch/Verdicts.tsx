@@ -242,10 +242,13 @@ function heatSaid(cook: PieceWatch | undefined, isOff: boolean): Said {
   const read = counted.filter(({ s }) => s > 0).length;
   const stray = notCounted.length === 0 ? 'all counted' : `${notCounted.length} not counted: no core moves so`;
   const fact =
-    read === 0
-      ? 'Nobody read its core while it was hot. What another piece showed does not count for it.'
-      : `${read + notCounted.length === 1 ? '1 reading' : `${read + notCounted.length} readings`}, ${stray}.`;
-  if (read === 0) return { of: 'heat', label, verdict: isOff ? 'notShown' : 'coming', value: '–', unit: 'not read', fact };
+    read === 0 && lethality.reachedAtS !== null
+      ? 'By the water of its bath, as it was read: its core was not.'
+      : read === 0
+        ? 'Nobody read its core while it was hot. What another piece showed does not count for it.'
+        : `${read + notCounted.length === 1 ? '1 reading' : `${read + notCounted.length} readings`}, ${stray}.`;
+  // Sealed in a bath it is done by its water: nobody has to prick it.
+  if (read === 0 && lethality.reachedAtS === null) return { of: 'heat', label, verdict: isOff ? 'notShown' : 'coming', value: '–', unit: 'not read', fact };
   const sum = Math.floor(Math.min(9.99, lethality.sum) * 100) / 100;
   return {
     of: 'heat',
