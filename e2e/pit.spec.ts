@@ -356,6 +356,7 @@ test('sealed in a bath: its water, read at the start and at the end, proves the 
   await expect(page.getByText('Off the fire')).toBeVisible();
   await page.goto(`/batches/${id}`);
   await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('Water of the bath: 63.0 °C');
+  await expect(page.getByRole('region', { name: 'What each piece has shown' })).toContainText('By the water of its bath, as it was read');
 });
 
 test('what was met and is not any more: the figure that stood is struck out, with what took it back', async ({ page }) => {
