@@ -16,13 +16,14 @@ function before(file, place, added) {
   return { [file]: text.replace(place, `${added}${place}`) };
 }
 
-const HANG = `import { defineStep } from './defineStep.js';
+const HANG = `import { stepSays } from '../say/english/steps.js';
+import { defineStep } from './defineStep.js';
 
 /** Hung on its hook. */
 export const hang = defineStep({
   id: 'hang',
   inputs: [{ kind: 'temperature', name: 'roomC', label: 'Room', of: 'cold' }],
-  plan: ({ dryH }) => ({ station: 'dry', title: 'Hang', act: 'Log hook', task: 'Hang it free.', needs: ['rack'], after: { step: 'rack', h: dryH }, graceH: 3, gates: [] }),
+  plan: ({ dryH }) => ({ station: 'dry', title: 'Hang', act: 'Log hook', task: stepSays('hang-task'), needs: ['rack'], after: { step: 'rack', h: dryH }, graceH: 3, gates: [] }),
 });
 `;
 
@@ -57,7 +58,11 @@ const OSLO = `  norway: {
 test.each([
   {
     what: 'a step',
-    record: () => ({ ...before(`${CORE}log/stepId.ts`, "  'pellicle',", "  'hang',\n"), [`${CORE}steps/hang.ts`]: HANG }),
+    record: () => ({
+      ...before(`${CORE}log/stepId.ts`, "  'pellicle',", "  'hang',\n"),
+      ...before(`${CORE}say/english/steps.ts`, "  'light-task':", "  'hang-task': 'Hang it free.',\n"),
+      [`${CORE}steps/hang.ts`]: HANG,
+    }),
     leads: [`${CORE}steps/steps.ts`],
     rest: () => ({
       [`${CORE}steps/steps.ts`]: textOf(`${CORE}steps/steps.ts`)
@@ -114,7 +119,7 @@ test.each([
     expect(led.size > 0).toBe(leads.length > 0);
     expect(faultsOf(programWith({ ...record(), ...rest() }, [WORDS, MARKS]))).toEqual([]);
   },
-  60_000,
+  180_000,
 );
 
 /** As the guide names it: a file that is new by its folder. */
