@@ -13,7 +13,7 @@ import { earlyDoor } from './crew/earlyDoor.js';
 import { PlainErrorFilter } from './errors/plainErrorFilter.js';
 import { fieldFaults, refused } from './errors/refusals.js';
 import { storableText } from './errors/storableText.js';
-import { describeApi } from './openapi.js';
+import { describeApi } from './describe/describeApi.js';
 import type { Settings } from './settings.js';
 
 /** What takes a whole book, and how large one may be. */

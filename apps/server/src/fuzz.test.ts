@@ -8,7 +8,9 @@ type Json = null | boolean | number | string | Json[] | { [key: string]: Json | 
 interface Schema {
   $ref?: string;
   type?: string;
-  enum?: string[];
+  enum?: (string | number)[];
+  anyOf?: Schema[];
+  oneOf?: Schema[];
   properties?: Record<string, Schema>;
   items?: Schema;
   format?: string;
@@ -48,6 +50,8 @@ function valueOf(schema: Schema | undefined, depth = 0): fc.Arbitrary<Json> {
 }
 
 function asDescribed(schema: Schema, depth: number): fc.Arbitrary<Json> {
+  const either = schema.oneOf ?? schema.anyOf;
+  if (either !== undefined) return fc.oneof(...either.map((own) => valueOf(own, depth)));
   if (schema.enum !== undefined) return fc.constantFrom<Json>(...schema.enum);
   switch (schema.type) {
     case 'object':
@@ -57,6 +61,8 @@ function asDescribed(schema: Schema, depth: number): fc.Arbitrary<Json> {
     case 'number':
     case 'integer':
       return fc.oneof(fc.integer({ min: -5, max: 5000 }), fc.double({ noNaN: true, noDefaultInfinity: true }));
+    case 'null':
+      return fc.constant(null);
     case 'boolean':
       return fc.boolean();
     default:

@@ -18,9 +18,9 @@ import {
   Min,
   MinLength,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import { nested, nestedList } from './nested.js';
+import { INSTANTS, STORES } from './shapes/designShapes.js';
 
 /** Rule sets that may be chosen for a batch. */
 export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk', 'house'] as const;
@@ -140,12 +140,10 @@ export class BatchRequest {
 
   /** what it is made by; the starter of the product when not given */
   @IsOptional()
-  @nested(RecipeOfBatch)
-  @ValidateNested({ message: 'The recipe is not named as it should be.' })
+  @nested(RecipeOfBatch, 'The recipe is not named as it should be.')
   recipe?: RecipeOfBatch;
 
-  @nestedList(PieceRequest)
-  @ValidateNested({ each: true, message: 'A piece is not described as it should be.' })
+  @nestedList(PieceRequest, 'A piece is not described as it should be.')
   @ArrayMinSize(1, { message: 'Weigh at least one piece.' })
   @ArrayMaxSize(MOST_PIECES, { message: `At most ${MOST_PIECES} pieces go into one batch.` })
   @IsArray({ message: 'Weigh at least one piece.' })
@@ -187,8 +185,7 @@ export class BatchRequest {
 
   /** cure #1 when not given; none where no nitrite is aimed at */
   @ValidateIf(cured)
-  @nested(CureRequest)
-  @ValidateNested({ message: 'The cure is not described as its label should.' })
+  @nested(CureRequest, 'The cure is not described as its label should.')
   cure?: CureRequest;
 
   /** ascorbate or erythorbate, ppm; none when not given */
@@ -233,18 +230,17 @@ export class BatchRequest {
 
   /** instants for which the Calendar has planned jobs, by step */
   @IsOptional()
-  @IsObject({ message: 'Planned jobs are given by their step.' })
+  @IsObject({ message: 'Planned jobs are given by their step.', context: INSTANTS })
   stepAt?: Record<string, string>;
 
   /** the stores of the house that it is planned for, by what is held: see `HoldName` of the core */
   @IsOptional()
-  @IsObject({ message: 'Stores are given by what is held in them.' })
+  @IsObject({ message: 'Stores are given by what is held in them.', context: STORES })
   stores?: Record<string, string>;
 
   /** what the cure is modelled with; the usual one when not given */
   @IsOptional()
-  @nested(DiffusivityRequest)
-  @ValidateNested({ message: 'The diffusivity is not given as it should be.' })
+  @nested(DiffusivityRequest, 'The diffusivity is not given as it should be.')
   diffusivity?: DiffusivityRequest;
 
   @Min(0.01, { message: 'The scale’s step must be more than 0.' })

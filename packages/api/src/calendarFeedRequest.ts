@@ -1,4 +1,5 @@
-import { IsBoolean, IsIn, IsString, MaxLength, MinLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsString, MaxLength, MinLength } from 'class-validator';
+import { OrNull } from './shapes/rules.js';
 
 /** Minutes before a job at which a telephone may ring. */
 export const ALARM_MINUTES = [0, 15, 60] as const;
@@ -6,7 +7,7 @@ export const ALARM_MINUTES = [0, 15, 60] as const;
 /** Make the secret address of the calendar feed, renew it, or change its alarm. */
 export class CalendarFeedRequest {
   /** null for no alarm */
-  @ValidateIf((request: CalendarFeedRequest) => request.alarmMin !== null)
+  @OrNull()
   @IsIn(ALARM_MINUTES, { message: 'The alarm rings at the time of a job, 15 minutes or an hour before it, or not at all.' })
   alarmMin: number | null;
 

@@ -1,19 +1,4 @@
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { nestedList } from './nested.js';
 
 export const DEVICE_KINDS = ['thermometer', 'refrigerator', 'scale'] as const;
@@ -42,8 +27,7 @@ export class DeviceRequest {
   @IsIn(DEVICE_KINDS, { message: 'A thermometer, a refrigerator’s logger, or a scale?' })
   kind: DeviceKind;
 
-  @nestedList(ChannelRequest)
-  @ValidateNested({ each: true, message: 'A channel is not described as it should be.' })
+  @nestedList(ChannelRequest, 'A channel is not described as it should be.')
   @ArrayMinSize(1, { message: 'A device has at least one channel.' })
   @ArrayMaxSize(64, { message: 'At most 64 channels.' })
   @IsArray({ message: 'Which channels does it have?' })

@@ -1,20 +1,5 @@
 import type { HousePlan } from '@bunkhouse/core';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsInstant } from './isInstant.js';
 import { nestedList } from './nested.js';
 
@@ -64,8 +49,7 @@ export class ResourceRequest {
 
   /** when it is out of order */
   @IsOptional()
-  @nestedList(ClosedRequest)
-  @ValidateNested({ each: true, message: 'When a store is out of order is not described as it should be.' })
+  @nestedList(ClosedRequest, 'When a store is out of order is not described as it should be.')
   @ArrayMaxSize(20, { message: 'At most 20 times out of order.' })
   @IsArray({ message: 'When is it out of order?' })
   closed?: ClosedRequest[];
@@ -78,8 +62,7 @@ export class HousePlanRequest {
   timeZone: string;
 
   /** from Sunday */
-  @nestedList(DayRequest)
-  @ValidateNested({ each: true, message: 'A day is not described as it should be.' })
+  @nestedList(DayRequest, 'A day is not described as it should be.')
   @ArrayMinSize(7, { message: 'A week has seven days.' })
   @ArrayMaxSize(7, { message: 'A week has seven days.' })
   @IsArray({ message: 'A week has seven days.' })
@@ -100,8 +83,7 @@ export class HousePlanRequest {
   @IsArray({ message: 'Night watches are a list of stations.' })
   nightWatch: string[];
 
-  @nestedList(ResourceRequest)
-  @ValidateNested({ each: true, message: 'A store is not described as it should be.' })
+  @nestedList(ResourceRequest, 'A store is not described as it should be.')
   @ArrayMaxSize(40, { message: 'At most 40 stores.' })
   @IsArray({ message: 'What does the house have?' })
   resources: ResourceRequest[];

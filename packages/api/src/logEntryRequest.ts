@@ -1,8 +1,11 @@
 import { LOG_ENTRY_KINDS, type DesignChanges, type LogEntryKind, type LotDraw, type PieceEvent, type PitEvent, type StepValues } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
-import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 import { RecipeOfBatch } from './recipeRequest.js';
 import { nested } from './nested.js';
+import { DesignChangesShape } from './shapes/designShapes.js';
+import { EVENTS, LotDrawShape, VALUES_OF_STEP } from './shapes/entryShapes.js';
+import type { RuleContext } from './shapes/rules.js';
 
 const withStep = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'skipped';
 const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
@@ -38,28 +41,27 @@ export class LogEntryRequest {
   replaces?: string;
 
   @ValidateIf(withValues)
-  @IsObject({ message: 'The measured values are missing.' })
+  @IsObject({ message: 'The measured values are missing.', context: VALUES_OF_STEP })
   values?: StepValues;
 
   /** what a `replanned` entry changes; see `DesignChanges` of the core */
   @ValidateIf(withChanges)
-  @IsObject({ message: 'What is to change? Nothing is given.' })
+  @IsObject({ message: 'What is to change? Nothing is given.', context: { part: () => DesignChangesShape } satisfies RuleContext })
   changes?: DesignChanges;
 
   /** what happened at the pit, or to a piece; see `PitEvent` and `PieceEvent` of the core */
   @ValidateIf(withEvent)
-  @IsObject({ message: 'What happened?' })
+  @IsObject({ message: 'What happened?', context: { parts: EVENTS } satisfies RuleContext })
   event?: PitEvent | PieceEvent;
 
   /** what was taken from a lot; see `LotDraw` of the core */
   @ValidateIf((request: LogEntryRequest) => request.kind === 'lot')
-  @IsObject({ message: 'Taken from which lot?' })
+  @IsObject({ message: 'Taken from which lot?', context: { part: () => LotDrawShape } satisfies RuleContext })
   draw?: LotDraw;
 
   /** by which recipe the part goes on that is cut off; by that of the whole when not given */
   @IsOptional()
-  @nested(RecipeOfBatch)
-  @ValidateNested({ message: 'The recipe is not named as it should be.' })
+  @nested(RecipeOfBatch, 'The recipe is not named as it should be.')
   recipe?: RecipeOfBatch;
 
   @ValidateIf(withReason)

@@ -1,4 +1,4 @@
-import { IsDefined, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import { IsDefined, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsInstant } from './isInstant.js';
 import { nested } from './nested.js';
 
@@ -54,8 +54,7 @@ export class MeatMarkRequest extends MarkRequest {
 const marked =
   <T extends object>(type: new () => T, message: string): PropertyDecorator =>
   (target, property) => {
-    nested(type)(target, property);
-    ValidateNested({ message })(target, property);
+    nested(type, message)(target, property);
     IsDefined({ message })(target, property);
   };
 

@@ -1,15 +1,24 @@
 import { PROBE_RANGE_C, DAY_MS } from '@bunkhouse/core';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsString, MaxLength, MinLength } from 'class-validator';
 import { isInstant } from './isInstant.js';
+import { Amount, Count, Instant, MayBe, type RuleContext } from './shapes/rules.js';
 
 /** Most readings of one post. */
 export const MOST_POSTED = 3000;
+
+/** A reading as a device writes it down: °C or °F. */
+export class PostedReading {
+  @Count({ min: 1, max: 64 }) channel: number;
+  @Instant() at: string;
+  @MayBe() @Amount('°C') C?: number;
+  @MayBe() @Amount('°F') F?: number;
+}
 
 /** Readings as a device hands them in: each line stands for itself. */
 export class ReadingsRequest {
   @ArrayMinSize(1, { message: 'No reading was handed in.' })
   @ArrayMaxSize(MOST_POSTED, { message: `At most ${MOST_POSTED} readings at once.` })
-  @IsArray({ message: 'Readings are a list.' })
+  @IsArray({ message: 'Readings are a list.', context: { part: () => PostedReading } satisfies RuleContext })
   readings: unknown[];
 }
 

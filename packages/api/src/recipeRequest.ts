@@ -1,5 +1,7 @@
 import type { Recipe } from '@bunkhouse/core';
 import { IsBoolean, IsInt, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { RecipeShape } from './shapes/recipeShapes.js';
+import type { RuleContext } from './shapes/rules.js';
 
 /** Which recipe, and which of its versions. */
 export class RecipeOfBatch {
@@ -24,7 +26,7 @@ export class RecipeRequest {
   @IsInt({ message: 'Which version was it written after?' })
   after: number;
 
-  @IsObject({ message: 'The recipe is missing.' })
+  @IsObject({ message: 'The recipe is missing.', context: { part: () => RecipeShape } satisfies RuleContext })
   recipe: Recipe;
 
   /** what was changed, and why */

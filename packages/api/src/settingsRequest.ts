@@ -1,16 +1,12 @@
 import { RULE_SETS } from '@bunkhouse/core';
-import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import type { HouseSettings } from './houseSettings.js';
+import { OrNull } from './shapes/rules.js';
 
 const RULES = Object.keys(RULE_SETS) as (keyof typeof RULE_SETS)[];
 
-/** The house’s name and settings, changed. */
-export class SettingsRequest implements HouseSettings {
-  @MaxLength(60, { message: 'A shorter name, please: 60 letters at most.' })
-  @MinLength(1, { message: 'The house needs a name.' })
-  @IsString({ message: 'The house needs a name.' })
-  name: string;
-
+/** How this house shows numbers, what it goes by, how long it keeps every reading. */
+export class SettingsShape implements HouseSettings {
   @IsIn(['metric', 'us'], { message: 'Grams or pounds?' })
   system: 'metric' | 'us';
 
@@ -34,9 +30,17 @@ export class SettingsRequest implements HouseSettings {
   @IsInt({ message: 'After how many minutes? A whole number is missing.' })
   lockMin: number;
 
-  @ValidateIf((request: SettingsRequest) => request.rawDays !== null)
+  @OrNull()
   @Min(30, { message: 'At least 30 days: a ham hangs on for weeks.' })
   @Max(36500, { message: 'A hundred years at most. Leave it empty to keep every reading.' })
   @IsInt({ message: 'For how many days? A whole number, or nothing.' })
   rawDays: number | null;
+}
+
+/** The house’s name and settings, changed. */
+export class SettingsRequest extends SettingsShape {
+  @MaxLength(60, { message: 'A shorter name, please: 60 letters at most.' })
+  @MinLength(1, { message: 'The house needs a name.' })
+  @IsString({ message: 'The house needs a name.' })
+  name: string;
 }

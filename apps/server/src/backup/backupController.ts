@@ -4,7 +4,7 @@ import { Controller, Get, Inject, Logger, ServiceUnavailableException, Streamabl
 import { ApiOkResponse, ApiOperation, ApiServiceUnavailableResponse, ApiTags } from '@nestjs/swagger';
 import { For } from '../crew/rights.js';
 import { Clock } from '../clock.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED } from '../errors/refusals.js';
 import { SETTINGS, type Settings } from '../settings.js';
 
 @ApiTags('backup')
@@ -22,7 +22,7 @@ export class BackupController {
   @For('run')
   @ApiOperation({ summary: 'A backup of the whole house, to be brought into an empty one with npm run restore' })
   @ApiOkResponse({ description: 'a file of pg_dump' })
-  @ApiServiceUnavailableResponse(ERROR_SCHEMA)
+  @ApiServiceUnavailableResponse(REFUSED)
   async backup(): Promise<StreamableFile> {
     const { pgBin, databaseUrl } = this.settings;
     if (pgBin === null) throw new ServiceUnavailableException('PostgreSQL’s programs are not on this machine: run npm run backup where they are.');

@@ -1,12 +1,20 @@
 import { Body, Controller, Get, Param, Post } from '@nestjs/common';
-import { ApiBadRequestResponse, ApiCreatedResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
-import { BatchRequest, type BatchResponse, type FamilyMember } from '@bunkhouse/api';
+import {
+  ApiBadRequestResponse,
+  ApiConflictResponse,
+  ApiCreatedResponse,
+  ApiNotFoundResponse,
+  ApiOkResponse,
+  ApiOperation,
+  ApiParam,
+  ApiTags,
+} from '@nestjs/swagger';
+import { BatchRequest, BatchResponse, FamilyMember } from '@bunkhouse/api';
 import { For } from '../crew/rights.js';
-import { ERROR_SCHEMA } from '../openapi.js';
-import { IdPipe } from '../errors/refusals.js';
+import { REFUSED, IdPipe } from '../errors/refusals.js';
 import { BatchesService } from './batchesService.js';
 
-export const BATCH = { schema: { $ref: '#/components/schemas/BatchResponse' } };
+export const BATCH = { type: BatchResponse };
 
 @ApiTags('batches')
 @Controller('api/batches')
@@ -16,7 +24,7 @@ export class BatchesController {
   @Get()
   @For('look')
   @ApiOperation({ summary: 'Live batches with their logs, oldest first' })
-  @ApiOkResponse({ schema: { type: 'array', items: BATCH.schema } })
+  @ApiOkResponse({ ...BATCH, isArray: true })
   live(): Promise<BatchResponse[]> {
     return this.batches.live();
   }
@@ -26,8 +34,8 @@ export class BatchesController {
   @ApiOperation({ summary: 'One batch with its log' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(BATCH)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   one(@Param('id', IdPipe) id: string): Promise<BatchResponse> {
     return this.batches.one(id);
   }
@@ -36,9 +44,9 @@ export class BatchesController {
   @For('look')
   @ApiOperation({ summary: 'Every batch that was cut from the same one, and that one' })
   @ApiParam({ name: 'id', format: 'uuid' })
-  @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/FamilyMember' } } })
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: FamilyMember, isArray: true })
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   family(@Param('id', IdPipe) id: string): Promise<FamilyMember[]> {
     return this.batches.family(id);
   }
@@ -47,7 +55,8 @@ export class BatchesController {
   @For('plan')
   @ApiOperation({ summary: 'Start a batch. A dose over the limit is refused with the dose that would be right' })
   @ApiCreatedResponse(BATCH)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiConflictResponse(REFUSED)
   start(@Body() request: BatchRequest): Promise<BatchResponse> {
     return this.batches.start(request);
   }

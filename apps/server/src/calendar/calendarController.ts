@@ -1,12 +1,11 @@
 import { Body, Controller, Get, Header, HttpCode, NotFoundException, Param, Post, Req } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
-import { CalendarFeedRequest, type CalendarFeedResponse } from '@bunkhouse/api';
+import { CalendarFeedRequest, CalendarFeedResponse } from '@bunkhouse/api';
 import { For } from '../crew/rights.js';
-import { IdPipe } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, IdPipe } from '../errors/refusals.js';
 import { CalendarService } from './calendarService.js';
 
-const FEED = { schema: { $ref: '#/components/schemas/CalendarFeedResponse' } };
+const FEED = { type: CalendarFeedResponse };
 const FILE = { schema: { type: 'string', description: 'iCalendar, RFC 5545' } };
 const ICALENDAR = 'text/calendar; charset=utf-8';
 const AS_FILE = 'attachment; filename="bunkhouse.ics"';
@@ -35,7 +34,7 @@ export class CalendarController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Make a secret address, renew it, or change when a telephone rings. A renewed address ends the one before' })
   @ApiOkResponse(FEED)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   change(@Body() request: CalendarFeedRequest): Promise<CalendarFeedResponse> {
     return this.service.change(request);
   }
@@ -58,7 +57,7 @@ export class CalendarController {
   @ApiOperation({ summary: 'The jobs of one batch as an iCalendar file' })
   @ApiProduces('text/calendar')
   @ApiOkResponse(FILE)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiNotFoundResponse(REFUSED)
   batch(@Param('id', IdPipe) id: string, @Req() request: Asked): Promise<string> {
     return this.service.batch(id, hostOf(request));
   }
@@ -71,7 +70,7 @@ export class CalendarController {
   @ApiOperation({ summary: 'The feed that calendars outside subscribe to' })
   @ApiProduces('text/calendar')
   @ApiOkResponse(FILE)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiNotFoundResponse(REFUSED)
   async subscribed(@Param('secret') secret: string, @Req() request: Asked): Promise<string> {
     if (!(await this.service.isSecret(secret)))
       throw new NotFoundException('There is no calendar at this address. It may have been renewed: ask the house for the new one.');

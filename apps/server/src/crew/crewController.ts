@@ -1,12 +1,12 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { PersonRequest, type PersonResponse } from '@bunkhouse/api';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { PersonRequest, PersonResponse } from '@bunkhouse/api';
+import { REFUSED } from '../errors/refusals.js';
 import { CrewService } from './crewService.js';
 import { By, For } from './rights.js';
 import type { Who } from './sessionsService.js';
 
-const PEOPLE = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/PersonResponse' } } };
+const PEOPLE = { type: PersonResponse, isArray: true };
 
 @ApiTags('crew')
 @Controller('api/crew')
@@ -26,7 +26,7 @@ export class CrewController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Take somebody into the crew, or change what they may and by what they sign in. A name is never changed' })
   @ApiOkResponse(PEOPLE)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   keep(@Body() request: PersonRequest, @By() who: Who): Promise<PersonResponse[]> {
     return this.crew.keep(request, who);
   }

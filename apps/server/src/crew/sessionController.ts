@@ -13,19 +13,18 @@ import {
   ApiUnauthorizedResponse,
 } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
-import { FirstRequest, OwnSecretRequest, SignInRequest, TabletRequest, type OpenSession, type SessionResponse, type TabletResponse } from '@bunkhouse/api';
+import { FirstRequest, OwnSecretRequest, SignInRequest, TabletRequest, OpenSession, SessionResponse, TabletResponse } from '@bunkhouse/api';
 import type { CookieOptions, Request, Response } from 'express';
-import { SessionPipe, TabletPipe } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, SessionPipe, TabletPipe } from '../errors/refusals.js';
 import { nameHere, SESSION_COOKIE, TABLET_COOKIE } from './asked.js';
 import { CrewService } from './crewService.js';
 import { DOOR_TRIES, DoorThrottle } from './doorThrottle.js';
 import { By, For } from './rights.js';
 import { SessionsService, type Who } from './sessionsService.js';
 
-const SESSION = { schema: { $ref: '#/components/schemas/SessionResponse' } };
-const SESSIONS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/OpenSession' } } };
-const TABLETS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/TabletResponse' } } };
+const SESSION = { type: SessionResponse };
+const SESSIONS = { type: OpenSession, isArray: true };
+const TABLETS = { type: TabletResponse, isArray: true };
 /** No session is called so: a device that says it was signed out, and is not the made-up house's cook again. */
 const SIGNED_OUT = 'out';
 const YEAR_MS = 365 * DAY_MS;
@@ -62,9 +61,9 @@ export class SessionController {
   @Throttle({ default: DOOR_TRIES })
   @ApiOperation({ summary: 'The first start of a house: its name and its head cook. At the machine itself, once' })
   @ApiOkResponse(SESSION)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiForbiddenResponse(ERROR_SCHEMA)
-  @ApiConflictResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiForbiddenResponse(REFUSED)
+  @ApiConflictResponse(REFUSED)
   async first(@Body() asked: FirstRequest, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<SessionResponse> {
     return this.entered(await this.crew.first(asked, request), request, response);
   }
@@ -76,10 +75,10 @@ export class SessionController {
   @Throttle({ default: DOOR_TRIES })
   @ApiOperation({ summary: 'Sign in by name and PIN on a tablet of the crew, by name and password elsewhere' })
   @ApiOkResponse(SESSION)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiUnauthorizedResponse(ERROR_SCHEMA)
-  @ApiForbiddenResponse(ERROR_SCHEMA)
-  @ApiTooManyRequestsResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiUnauthorizedResponse(REFUSED)
+  @ApiForbiddenResponse(REFUSED)
+  @ApiTooManyRequestsResponse(REFUSED)
   async signIn(@Body() asked: SignInRequest, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<SessionResponse> {
     return this.entered(await this.sessions.signIn(asked, request), request, response);
   }
@@ -112,7 +111,7 @@ export class SessionController {
   @Throttle({ default: DOOR_TRIES })
   @ApiOperation({ summary: 'Another PIN or password of one’s own. Sessions elsewhere end' })
   @ApiOkResponse(SESSION)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   async secret(@Body() asked: OwnSecretRequest, @By() who: Who, @Req() request: Request): Promise<SessionResponse> {
     await this.crew.ownSecret(asked, who);
     return this.crew.session(request, who);
@@ -132,8 +131,8 @@ export class SessionController {
   @ApiOperation({ summary: 'Sign out somewhere else' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(SESSIONS)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   end(@Param('id', SessionPipe) id: string, @By() who: Who): Promise<OpenSession[]> {
     return this.sessions.end(id, who);
   }
@@ -151,7 +150,7 @@ export class SessionController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Put this device up for the crew: from now on people sign in on it by PIN' })
   @ApiOkResponse(TABLETS)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   async putUp(
     @Body() { name }: TabletRequest,
     @By() who: Who,
@@ -168,8 +167,8 @@ export class SessionController {
   @ApiOperation({ summary: 'A tablet is lost or gone: everybody is signed out on it, and nobody signs in by PIN' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(TABLETS)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   takeDown(@Param('id', TabletPipe) id: string): Promise<TabletResponse[]> {
     return this.sessions.takeDown(id);
   }

@@ -1,23 +1,20 @@
 import { BadRequestException, ConflictException, NotFoundException, ParseUUIDPipe } from '@nestjs/common';
-import type { Message } from '@bunkhouse/core';
+import { ErrorResponse, type FieldError } from '@bunkhouse/api';
 import type { ValidationError } from 'class-validator';
 
-/** A fault at its field; one of core's bears its code and what it is about, for whoever reads other units. */
-export interface FieldFault extends Partial<Pick<Message, 'code' | 'args'>> {
-  field: string;
-  message: string;
-}
+/** What a route answers where it refuses: for its description. */
+export const REFUSED = { type: ErrorResponse };
 
 /** 400 with the faults at their fields; the first one is the message. */
-export const refused = (errors: FieldFault[]): BadRequestException => new BadRequestException({ message: errors[0]?.message ?? 'That cannot be.', errors });
+export const refused = (errors: FieldError[]): BadRequestException => new BadRequestException({ message: errors[0]?.message ?? 'That cannot be.', errors });
 
 /** 409: somebody was quicker. */
-export const overtaken = (errors: FieldFault[]): ConflictException => new ConflictException({ message: errors[0]?.message ?? 'Somebody was quicker.', errors });
+export const overtaken = (errors: FieldError[]): ConflictException => new ConflictException({ message: errors[0]?.message ?? 'Somebody was quicker.', errors });
 
 export const noSuchBatch = (): NotFoundException => new NotFoundException('There is no such batch.');
 
 /** Turns class-validator's tree into faults at their fields: `pieces.0.greenG`. */
-export function fieldFaults(errors: ValidationError[], path = ''): FieldFault[] {
+export function fieldFaults(errors: ValidationError[], path = ''): FieldError[] {
   return errors.flatMap((error) => {
     const field = `${path}${error.property}`;
     const deeper = fieldFaults(error.children ?? [], `${field}.`);

@@ -11,16 +11,16 @@ import {
   ApiQuery,
   ApiTags,
 } from '@nestjs/swagger';
-import { BOOK_SCHEMA, type ImportResponse } from '@bunkhouse/api';
+import { ImportResponse } from '@bunkhouse/api';
+import { BOOK_SCHEMA } from '@bunkhouse/api/schema';
 import { For } from '../crew/rights.js';
-import { IdPipe } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, IdPipe } from '../errors/refusals.js';
 import { BookExport } from './bookExport.js';
 import { BookImport } from './bookImport.js';
 import { BookReader } from './bookReader.js';
 
 const BOOK = { schema: { type: 'object' as const, description: 'a book: see /api/exchange/schema.json' } };
-const RESULT = { schema: { $ref: '#/components/schemas/ImportResponse' } };
+const RESULT = { type: ImportResponse };
 
 @ApiTags('exchange')
 @Controller('api/exchange')
@@ -53,8 +53,8 @@ export class ExchangeController {
   @ApiOperation({ summary: 'One batch with its log, what it was cut from, its recipe and its readings' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(BOOK)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   async batch(@Param('id', IdPipe) id: string): Promise<StreamableFile> {
     return file(await begun(this.book.batch(id)), `bunkhouse-batch-${id.slice(0, 8)}.json`);
   }
@@ -73,8 +73,8 @@ export class ExchangeController {
   @ApiOperation({ summary: 'What an import would write. Nothing is written' })
   @ApiBody(BOOK)
   @ApiOkResponse(RESULT)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiPayloadTooLargeResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiPayloadTooLargeResponse(REFUSED)
   async preview(@Req() request: { body: unknown }): Promise<ImportResponse> {
     return this.taker.preview(await this.reader.read(request.body));
   }
@@ -85,8 +85,8 @@ export class ExchangeController {
   @ApiOperation({ summary: 'Takes a book in, all of it or nothing. What is here already stays as it is; a log may grow' })
   @ApiBody(BOOK)
   @ApiOkResponse(RESULT)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiPayloadTooLargeResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiPayloadTooLargeResponse(REFUSED)
   async write(@Req() request: { body: unknown }): Promise<ImportResponse> {
     return this.taker.write(await this.reader.read(request.body));
   }

@@ -1,11 +1,12 @@
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
-import { BOOK_SCHEMA, BOOK_VERSION, type Book, type BookBatch } from '@bunkhouse/api';
+import { BOOK_VERSION, type Book, type BookBatch } from '@bunkhouse/api';
+import { BOOK_SCHEMA } from '@bunkhouse/api/schema';
 import { attempt, changedDesign, checkFaults, replay, requireDesign, requireRecipe, standingEntries, HOUR_MS } from '@bunkhouse/core';
 import { refused } from '../errors/refusals.js';
 import { requirePicture } from '../pictures/darkroom.js';
 
-const ajv = new Ajv2020({ strict: true, strictTypes: false, strictRequired: false, allErrors: false });
+const ajv = new Ajv2020({ strict: true, discriminator: true, strictTypes: false, strictRequired: false, allErrors: false });
 (addFormats as unknown as (to: Ajv2020) => void)(ajv);
 const isBook = ajv.compile<Book>(BOOK_SCHEMA);
 
@@ -122,6 +123,7 @@ function placeOf(errors: readonly ErrorObject[]): [string, string] {
     required: `"${String(params.missingProperty)}" is missing`,
     additionalProperties: `"${String(params.additionalProperty)}" does not belong there`,
     type: `it should be ${String(params.type)}`,
+    discriminator: `it is none of the kinds that may stand there`,
     enum: `it is none of the words that may stand there`,
     const: `it should be ${JSON.stringify(params.allowedValue)}`,
     format: `it is no ${String(params.format)}`,

@@ -1,7 +1,7 @@
 import { Controller, Get, Res } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiServiceUnavailableResponse, ApiTags } from '@nestjs/swagger';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { HealthResponse } from '@bunkhouse/api';
+import { HealthResponse } from '@bunkhouse/api';
 import type { Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { For } from '../crew/rights.js';
@@ -15,8 +15,8 @@ export class HealthController {
   @Get()
   @For('anybody')
   @ApiOperation({ summary: 'Whether the server and its database answer' })
-  @ApiOkResponse({ schema: { $ref: '#/components/schemas/HealthResponse' } })
-  @ApiServiceUnavailableResponse({ schema: { $ref: '#/components/schemas/HealthResponse' } })
+  @ApiOkResponse({ type: HealthResponse })
+  @ApiServiceUnavailableResponse({ type: HealthResponse })
   async health(@Res({ passthrough: true }) response: Response): Promise<HealthResponse> {
     try {
       await this.dataSource.query('SELECT 1');

@@ -1,13 +1,12 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { HousePlanRequest, toHousePlan } from '@bunkhouse/api';
+import { HousePlanRequest, HousePlanShape, toHousePlan } from '@bunkhouse/api';
 import { attempt, requireHousePlan, type HousePlan } from '@bunkhouse/core';
 import { For } from '../crew/rights.js';
-import { refused } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, refused } from '../errors/refusals.js';
 import { HousePlanService } from './housePlanService.js';
 
-const PLAN = { schema: { $ref: '#/components/schemas/HousePlan' } };
+const PLAN = { type: HousePlanShape };
 
 @ApiTags('house')
 @Controller('api/house/plan')
@@ -27,7 +26,7 @@ export class HousePlanController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Change when the house works and what it has' })
   @ApiOkResponse(PLAN)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   async change(@Body() request: HousePlanRequest): Promise<HousePlan> {
     const tried = attempt(() => requireHousePlan(toHousePlan(request)));
     if ('fault' in tried) throw refused([tried.fault]);

@@ -1,11 +1,11 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { LeaveOutRequest, type LearntResponse } from '@bunkhouse/api';
+import { LeaveOutRequest, LearntResponse } from '@bunkhouse/api';
 import { For } from '../crew/rights.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED } from '../errors/refusals.js';
 import { LearntService } from './learntService.js';
 
-const LEARNT = { schema: { $ref: '#/components/schemas/LearntResponse' } };
+const LEARNT = { type: LearntResponse };
 
 @ApiTags('learnt')
 @Controller('api/learnt')
@@ -25,7 +25,7 @@ export class LearntController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Leave an observation out of what is learnt, or take it back in' })
   @ApiOkResponse(LEARNT)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   leaveOut(@Body() request: LeaveOutRequest): Promise<LearntResponse> {
     return this.service.leaveOut(request);
   }

@@ -4,8 +4,7 @@ import { LogEntryRequest, type BatchResponse } from '@bunkhouse/api';
 import { BATCH } from '../batches/batchesController.js';
 import { By, For, KeepsBy } from '../crew/rights.js';
 import type { Who } from '../crew/sessionsService.js';
-import { IdPipe } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, IdPipe } from '../errors/refusals.js';
 import { LogService } from './logService.js';
 
 @ApiTags('batches')
@@ -20,9 +19,9 @@ export class LogController {
   @ApiOperation({ summary: 'Write an entry into a batch’s log, which is append-only' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiCreatedResponse(BATCH)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
-  @ApiConflictResponse({ ...ERROR_SCHEMA, description: 'Somebody logged this step in the meantime' })
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
+  @ApiConflictResponse({ ...REFUSED, description: 'Somebody logged this step in the meantime' })
   write(@Param('id', IdPipe) id: string, @Body() request: LogEntryRequest, @By() who: Who): Promise<BatchResponse> {
     return this.log.writeBy(who, id, request);
   }

@@ -1,12 +1,11 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
-import { LotRequest, type LotBatch, type LotResponse } from '@bunkhouse/api';
+import { LotRequest, LotBatch, LotResponse } from '@bunkhouse/api';
 import { For } from '../crew/rights.js';
-import { ERROR_SCHEMA } from '../openapi.js';
-import { LotPipe } from '../errors/refusals.js';
+import { REFUSED, LotPipe } from '../errors/refusals.js';
 import { LotsService } from './lotsService.js';
 
-const LOTS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/LotResponse' } } };
+const LOTS = { type: LotResponse, isArray: true };
 
 @ApiTags('lots')
 @Controller('api/lots')
@@ -26,7 +25,7 @@ export class LotsController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a lot, or change one' })
   @ApiOkResponse(LOTS)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   keep(@Body() request: LotRequest): Promise<LotResponse[]> {
     return this.lots.keep(request);
   }
@@ -35,9 +34,9 @@ export class LotsController {
   @For('look')
   @ApiOperation({ summary: 'Which batches hold a lot, the last first: for a recall' })
   @ApiParam({ name: 'id', format: 'uuid' })
-  @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/LotBatch' } } })
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: LotBatch, isArray: true })
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   holders(@Param('id', LotPipe) id: string): Promise<LotBatch[]> {
     return this.lots.holders(id);
   }

@@ -3,24 +3,24 @@ import { Throttle } from '@nestjs/throttler';
 import {
   ApiBadRequestResponse,
   ApiBody,
+  ApiConflictResponse,
   ApiConsumes,
   ApiNotFoundResponse,
   ApiOkResponse,
   ApiOperation,
   ApiParam,
   ApiPayloadTooLargeResponse,
-  ApiQuery,
   ApiTags,
 } from '@nestjs/swagger';
-import { PictureReadingRequest, PictureRequest, type PictureResponse } from '@bunkhouse/api';
+import { PictureReadingRequest, PictureRequest, PictureResponse } from '@bunkhouse/api';
+import { ApiQueryOf } from '../describe/queryOf.js';
 import { By, For } from '../crew/rights.js';
-import { IdPipe, PicturePipe } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, IdPipe, PicturePipe } from '../errors/refusals.js';
 import type { Who } from '../crew/sessionsService.js';
 import { PICTURES_AT_ONCE, PictureThrottle } from './pictureThrottle.js';
 import { PicturesService } from './picturesService.js';
 
-const PICTURES = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/PictureResponse' } } };
+const PICTURES = { type: PictureResponse, isArray: true };
 
 @ApiTags('pictures')
 @Controller('api')
@@ -32,8 +32,8 @@ export class PicturesController {
   @ApiOperation({ summary: 'Pictures of the cut faces of a batch, with what was read of them' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(PICTURES)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   of(@Param('id', IdPipe) id: string): Promise<PictureResponse[]> {
     return this.pictures.of(id);
   }
@@ -46,15 +46,13 @@ export class PicturesController {
   @ApiOperation({ summary: 'Keep a picture, upright and small' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiConsumes('image/jpeg', 'image/png')
-  @ApiBody({ schema: { type: 'string', format: 'binary' } })
-  @ApiQuery({ name: 'id', format: 'uuid' })
-  @ApiQuery({ name: 'piece' })
-  @ApiQuery({ name: 'at', format: 'date-time' })
-  @ApiQuery({ name: 'by' })
+  @ApiBody({ schema: {} })
+  @ApiQueryOf(PictureRequest)
   @ApiOkResponse(PICTURES)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
-  @ApiPayloadTooLargeResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
+  @ApiConflictResponse(REFUSED)
+  @ApiPayloadTooLargeResponse(REFUSED)
   keep(@Param('id', IdPipe) id: string, @Query() query: PictureRequest, @By() { name }: Who, @Req() request: { body: unknown }): Promise<PictureResponse[]> {
     return this.pictures.keep(id, { ...query, by: name }, request.body);
   }
@@ -64,9 +62,9 @@ export class PicturesController {
   @Header('Cache-Control', 'private, max-age=31536000, immutable')
   @ApiOperation({ summary: 'The picture itself' })
   @ApiParam({ name: 'id', format: 'uuid' })
-  @ApiOkResponse({ description: 'a JPEG' })
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ content: { 'image/jpeg': {} } })
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   async jpeg(@Param('id', PicturePipe) id: string): Promise<StreamableFile> {
     return new StreamableFile(await this.pictures.jpeg(id), { type: 'image/jpeg' });
   }
@@ -79,8 +77,8 @@ export class PicturesController {
   @ApiOperation({ summary: 'How much of the face is grey, between two marks. An aid, never a verdict' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(PICTURES)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   read(@Param('id', PicturePipe) id: string, @Body() request: PictureReadingRequest): Promise<PictureResponse[]> {
     return this.pictures.read(id, request);
   }

@@ -17,7 +17,6 @@ import {
 } from '@nestjs/common';
 import {
   ApiBadRequestResponse,
-  ApiBearerAuth,
   ApiCreatedResponse,
   ApiNoContentResponse,
   ApiNotFoundResponse,
@@ -37,15 +36,14 @@ import {
   OLDEST_MS,
   ReadingsRequest,
   WeightRequest,
-  type DeviceResponse,
-  type DeviceTokenResponse,
-  type SeriesResponse,
-  type TakenResponse,
+  DeviceResponse,
+  DeviceTokenResponse,
+  SeriesResponse,
+  TakenResponse,
 } from '@bunkhouse/api';
 import { takeUntil, timer, type Observable } from 'rxjs';
 import { For } from '../crew/rights.js';
-import { IdPipe, refused } from '../errors/refusals.js';
-import { ERROR_SCHEMA } from '../openapi.js';
+import { REFUSED, IdPipe, refused } from '../errors/refusals.js';
 import { DeviceThrottle } from './deviceThrottle.js';
 import type { DeviceEntity } from './deviceEntity.js';
 import { DevicesService } from './devicesService.js';
@@ -53,7 +51,6 @@ import { STEPS_S } from './gather.js';
 import { ReadingsService } from './readingsService.js';
 import { ReadingsStream } from './readingsStream.js';
 
-const of = (name: string) => ({ schema: { $ref: `#/components/schemas/${name}` } });
 const WATCHED_MS = 600_000;
 const MOST_CHANNELS = 64;
 const LONGEST_MS = 62 * DAY_MS;
@@ -71,7 +68,7 @@ export class ReadingsController {
   @Get('devices')
   @For('look')
   @ApiOperation({ summary: 'Every device, with the last that was heard of each of its channels' })
-  @ApiOkResponse({ schema: { type: 'array', items: { $ref: '#/components/schemas/DeviceResponse' } } })
+  @ApiOkResponse({ type: DeviceResponse, isArray: true })
   all(): Promise<DeviceResponse[]> {
     return this.devices.all();
   }
@@ -79,8 +76,8 @@ export class ReadingsController {
   @Post('devices')
   @For('plan')
   @ApiOperation({ summary: 'Add a device. Its token is shown once' })
-  @ApiCreatedResponse(of('DeviceTokenResponse'))
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiCreatedResponse({ type: DeviceTokenResponse })
+  @ApiBadRequestResponse(REFUSED)
   add(@Body() request: DeviceRequest): Promise<DeviceTokenResponse> {
     return this.devices.add(request);
   }
@@ -89,8 +86,8 @@ export class ReadingsController {
   @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Renew a device’s token. The one before it ends' })
-  @ApiOkResponse(of('DeviceTokenResponse'))
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: DeviceTokenResponse })
+  @ApiNotFoundResponse(REFUSED)
   renew(@Param('id', IdPipe) id: string, @Body() _request: DeviceByRequest): Promise<DeviceTokenResponse> {
     return this.devices.renew(id);
   }
@@ -99,8 +96,8 @@ export class ReadingsController {
   @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'End a device’s token. What it read stays' })
-  @ApiOkResponse(of('DeviceResponse'))
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: DeviceResponse })
+  @ApiNotFoundResponse(REFUSED)
   end(@Param('id', IdPipe) id: string, @Body() _request: DeviceByRequest): Promise<DeviceResponse> {
     return this.devices.end(id);
   }
@@ -109,14 +106,13 @@ export class ReadingsController {
   @For('device')
   @HttpCode(200)
   @UseGuards(DeviceThrottle)
-  @ApiBearerAuth()
   @ApiOperation({
     summary: 'The open door for devices: hand readings in. Each that may not be kept is named by its place, with the reason; the others are kept',
   })
-  @ApiOkResponse(of('TakenResponse'))
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiUnauthorizedResponse(ERROR_SCHEMA)
-  @ApiTooManyRequestsResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: TakenResponse })
+  @ApiBadRequestResponse(REFUSED)
+  @ApiUnauthorizedResponse(REFUSED)
+  @ApiTooManyRequestsResponse(REFUSED)
   async take(@Body() request: ReadingsRequest, @Headers('authorization') authorization?: string): Promise<TakenResponse> {
     return this.readings.take(await this.deviceOf(authorization), request.readings);
   }
@@ -125,12 +121,11 @@ export class ReadingsController {
   @For('device')
   @HttpCode(204)
   @UseGuards(DeviceThrottle)
-  @ApiBearerAuth()
   @ApiOperation({ summary: 'The open door for scales: what one shows now, and whether it has settled' })
   @ApiNoContentResponse()
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiUnauthorizedResponse(ERROR_SCHEMA)
-  @ApiTooManyRequestsResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiUnauthorizedResponse(REFUSED)
+  @ApiTooManyRequestsResponse(REFUSED)
   async weigh(@Body() request: WeightRequest, @Headers('authorization') authorization?: string): Promise<void> {
     await this.devices.weigh(await this.deviceOf(authorization), request);
   }
@@ -146,9 +141,9 @@ export class ReadingsController {
   @For('plan')
   @HttpCode(200)
   @ApiOperation({ summary: 'Bring readings in by hand, from another logger’s file. Each that may not be kept is named by its place, with the reason' })
-  @ApiOkResponse(of('TakenResponse'))
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: TakenResponse })
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
   async bring(@Param('id', IdPipe) id: string, @Body() request: BroughtReadingsRequest): Promise<TakenResponse> {
     const device = await this.devices.byId(id);
     if (device === null) throw new NotFoundException('There is no such device.');
@@ -163,7 +158,7 @@ export class ReadingsController {
   @ApiQuery({ name: 'to', description: 'ISO instant' })
   @ApiProduces('text/csv')
   @ApiOkResponse({ content: { 'text/csv': { schema: { type: 'string' } } } })
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   csv(@Query() query: Record<string, unknown>): StreamableFile {
     const { channels, fromMs, toMs } = asked(query);
     const name = `readings-${new Date(fromMs).toISOString().slice(0, 10)}.csv`;
@@ -180,8 +175,8 @@ export class ReadingsController {
   @ApiQuery({ name: 'from', description: 'ISO instant' })
   @ApiQuery({ name: 'to', description: 'ISO instant' })
   @ApiQuery({ name: 'every', required: false, description: `s; one of ${STEPS_S.join(', ')}` })
-  @ApiOkResponse(of('SeriesResponse'))
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiOkResponse({ type: SeriesResponse })
+  @ApiBadRequestResponse(REFUSED)
   series(@Query() query: Record<string, unknown>): Promise<SeriesResponse> {
     const { channels, fromMs, toMs, everyS } = asked(query);
     return this.readings.series(channels, fromMs, toMs, everyS);
@@ -189,6 +184,8 @@ export class ReadingsController {
 
   @Sse('readings/stream')
   @For('look')
+  @ApiProduces('text/event-stream')
+  @ApiOkResponse({ content: { 'text/event-stream': { schema: { type: 'string' } } } })
   @ApiOperation({ summary: 'Server-sent events: `readings` whenever some have come in, `weight` whenever a scale showed one, on any server of the house' })
   watch(): Observable<{ type: string; data: object }> {
     // Whoever watches asks again after a while: by then they may be signed out.

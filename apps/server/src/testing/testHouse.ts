@@ -7,6 +7,8 @@ import { DataSource } from 'typeorm';
 import { SESSION_COOKIE } from '../crew/asked.js';
 import { newToken, tokenHash } from '../crew/secrets.js';
 import { createApp } from '../createApp.js';
+import { describeApi } from '../describe/describeApi.js';
+import { holdAnswers, type HeldAnswers } from './heldAnswers.js';
 
 /** A server on a database of its own, for the tests of one file. */
 export interface TestHouse {
@@ -20,6 +22,8 @@ export interface TestHouse {
   cookie: string;
   /** requests of nobody */
   nobody: () => ReturnType<typeof request>;
+  /** what it answered so far, against its own description: `close` throws where that was another */
+  held: HeldAnswers;
   close: () => Promise<void>;
 }
 
@@ -41,6 +45,7 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
 export async function openTestHouse(pgBin: string | null = null): Promise<TestHouse> {
   const { url, drop } = await emptyDatabase();
   const app = await createApp({ port: 0, host: '127.0.0.1', databaseUrl: url, demo: false, webRoot: null, pgBin, proxy: null, standInKey: null });
+  const held = holdAnswers(app, describeApi(app));
   // At one port: browsers, and those who act for them here, keep cookies for it.
   await app.listen(0, '127.0.0.1');
   const database = app.get<DataSource>(getDataSourceToken());
@@ -54,9 +59,11 @@ export async function openTestHouse(pgBin: string | null = null): Promise<TestHo
     cookie: juno.cookie,
     as,
     nobody: () => request(app.getHttpServer()),
+    held,
     close: async () => {
       await app.close();
       await drop();
+      if (held.faults.length > 0) throw new Error(`Answered otherwise than described:\n${[...new Set(held.faults)].slice(0, 20).join('\n')}`);
     },
   };
 }

@@ -1,12 +1,11 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
-import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
-import { ToolCheckRequest, ToolRequest, type ToolResponse } from '@bunkhouse/api';
+import { ApiBadRequestResponse, ApiConflictResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiParam, ApiTags } from '@nestjs/swagger';
+import { ToolCheckRequest, ToolRequest, ToolResponse } from '@bunkhouse/api';
 import { For } from '../crew/rights.js';
-import { ERROR_SCHEMA } from '../openapi.js';
-import { ToolPipe } from '../errors/refusals.js';
+import { REFUSED, ToolPipe } from '../errors/refusals.js';
 import { ToolsService } from './toolsService.js';
 
-const TOOLS = { schema: { type: 'array' as const, items: { $ref: '#/components/schemas/ToolResponse' } } };
+const TOOLS = { type: ToolResponse, isArray: true };
 
 @ApiTags('tools')
 @Controller('api/tools')
@@ -26,7 +25,7 @@ export class ToolsController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Keep a tool, or change one' })
   @ApiOkResponse(TOOLS)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
   keep(@Body() request: ToolRequest): Promise<ToolResponse[]> {
     return this.tools.keep(request);
   }
@@ -37,8 +36,9 @@ export class ToolsController {
   @ApiOperation({ summary: 'A thermometer in ice or boiling water, a hydrometer in plain water: corrects what is read from then on' })
   @ApiParam({ name: 'id', format: 'uuid' })
   @ApiOkResponse(TOOLS)
-  @ApiBadRequestResponse(ERROR_SCHEMA)
-  @ApiNotFoundResponse(ERROR_SCHEMA)
+  @ApiBadRequestResponse(REFUSED)
+  @ApiNotFoundResponse(REFUSED)
+  @ApiConflictResponse(REFUSED)
   check(@Param('id', ToolPipe) id: string, @Body() request: ToolCheckRequest): Promise<ToolResponse[]> {
     return this.tools.check(id, request);
   }
