@@ -4,6 +4,7 @@ export { PLAIN, type Reader } from './say/reader.js';
 export { asWritten } from './say/asWritten.js';
 export { ENGLISH } from './say/english/english.js';
 export { PASTED_WORDS } from './say/english/pasted.js';
+export { SHEET_WORDS } from './say/english/sheet.js';
 export { MINUTE_MS, HOUR_MS, DAY_MS, HOUR_S, DAY_S, DAY_MIN } from './clock/spans.js';
 export { convert, unitKind } from './units/convert.js';
 export type { Unit } from './measures/unit.js';

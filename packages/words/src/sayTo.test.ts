@@ -1,4 +1,4 @@
-import { ENGLISH, PASTED_WORDS, PLAIN, type Message } from '@bunkhouse/core';
+import { ENGLISH, PASTED_WORDS, PLAIN, SHEET_WORDS, type Message } from '@bunkhouse/core';
 import { IntlMessageFormat } from 'intl-messageformat';
 import { sayTo } from './sayTo.js';
 
@@ -29,7 +29,7 @@ test('another language says what it knows, and English the rest', () => {
   expect(say({ code: 'read-again', args: {}, message: '' })).toBe('Read it again.');
 });
 
-describe.each(Object.entries({ ...ENGLISH, ...PASTED_WORDS }))('“%s”', (_code, template) => {
+describe.each(Object.entries({ ...ENGLISH, ...PASTED_WORDS, ...SHEET_WORDS }))('“%s”', (_code, template) => {
   test('can be read by the parser, and names no unit of its own', () => {
     expect(() => new IntlMessageFormat(template, 'en')).not.toThrow();
     // What is read in one unit and typed in the other names both.

@@ -6,7 +6,9 @@ import { pumpPlan, type PumpPlan } from '../pump/pumpPlan.js';
 import { over, plus, scaled, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from '../log/batchDesign.js';
 import { BRINE_NAMES, inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { figureSays } from '../say/english/figures.js';
+import type { Message } from '../say/message.js';
+import { asFigure, SALT_SOURCE, STRENGTH_SOURCE, type Figure } from '../units/figure.js';
 import { nitriteFigures, pumpedShare } from './nitriteFigures.js';
 
 export interface BrineFigures {
@@ -57,17 +59,18 @@ function brineFigures(design: BatchDesign, brine: SheetBrine): BrineFigures {
   return {
     brine,
     salometer: saltPercentToSalometer(brineSaltPercent),
-    strength: {
-      ...doubt,
-      value: brineSaltPercent,
-      id: `strength-${brine.id}`,
-      label: `${BRINE_NAMES[brine.id]} strength`,
-      unit: '%',
-      base: 'of the brine, by weight; the salt in the cure is counted',
-      formula: '(salt + salt in the cure) ÷ everything in the brine × 100',
-      working: `${inWorking(salt.value)} g ÷ ${inWorking(all.value)} g × 100`,
-      source: 'Definition. 100 ° salometer is 26.395 % salt at 15.6 °C, salometer tables; value from memory',
-    },
+    strength: asFigure(
+      { ...doubt, value: brineSaltPercent },
+      {
+        id: `strength-${brine.id}`,
+        label: figureSays(`fig-strength-${brine.id}`),
+        unit: '%',
+        base: figureSays('of-brine-by-weight'),
+        formula: figureSays('by-strength'),
+        working: figureSays('sum-percent', { partG: salt.value, allG: all.value }),
+        source: STRENGTH_SOURCE,
+      },
+    ),
   };
 }
 
@@ -83,17 +86,18 @@ function saltAtTheEnd(design: BatchDesign, facts: BatchFacts): Figure {
   const halfSteps = (design.meatScaleStepG / 2) * (facts.brines.length + 1);
   const value = (salt / (meat + water)) * 100;
   const spread: Measured = { value, low: ((salt - halfSteps) / (meat + water)) * 100, high: ((salt + halfSteps) / (meat + water)) * 100 };
-  return {
-    ...spread,
-    low: Math.max(0, spread.low),
-    id: 'salt-even',
-    label: 'Salt when even',
-    unit: '%',
-    base: 'of meat and water together; the salt in the cure is counted',
-    formula: 'all salt that stays ÷ (meat + water) × 100',
-    working: `${inWorking(salt)} g ÷ (${inWorking(meat)} g + ${inWorking(water)} g) × 100`,
-    source: 'Mass balance. Under 1.5 % tastes bland, 2 to 2.5 % is usual, over 3 % salty: common practice',
-  };
+  return asFigure(
+    { ...spread, low: Math.max(0, spread.low) },
+    {
+      id: 'salt-even',
+      label: figureSays('fig-salt-even'),
+      unit: '%',
+      base: figureSays('of-meat-and-water'),
+      formula: figureSays('by-salt-even'),
+      working: figureSays('sum-percent-of-two', { partG: salt, meatG: meat, waterG: water }),
+      source: SALT_SOURCE,
+    },
+  );
 }
 
 function injectedG(design: BatchDesign, facts: BatchFacts): number {
@@ -125,34 +129,38 @@ function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
         section: piece.section,
         lengthMm: piece.lengthMm,
       }),
-      percent: {
-        ...scaled(share, 100),
+      percent: asFigure(scaled(share, 100), {
         id: `pump-${piece.code}`,
-        label: `Pump, piece ${piece.code}`,
+        label: figureSays('fig-pump-piece', { piece: piece.code }),
         unit: '%',
-        base: 'of green weight',
-        formula: pumpings.length > 0 ? '(weight after − weight before) ÷ green weight × 100' : 'first pump + re-pump, as planned',
-        working:
-          pumpings.length > 0
-            ? `${inWorking(gained)} g ÷ ${inWorking(greenG)} g × 100${facts.repumpOpen ? ` + ${school.repumpPercent} % still planned` : ''}`
-            : `${school.pumpPercent} % + ${school.repumpPercent} %`,
+        base: figureSays('of-green'),
+        formula: figureSays(pumpings.length > 0 ? 'by-pumped' : 'by-pump-plan'),
+        working: pumpSum(pumpings.length > 0, { gained, greenG, repumpOpen: facts.repumpOpen, school }),
         source: 'FSIS Processing Inspectors’ Calculations Handbook; value from memory',
-      },
+      }),
     };
   });
+}
+
+function pumpSum(
+  isWeighed: boolean,
+  { gained, greenG, repumpOpen, school }: { gained: number; greenG: number; repumpOpen: boolean; school: { pumpPercent: number; repumpPercent: number } },
+): Message {
+  if (!isWeighed) return figureSays('sum-pump-plan', { pump: school.pumpPercent, repump: school.repumpPercent });
+  const took = { partG: gained, allG: greenG };
+  return repumpOpen ? figureSays('sum-percent-open', { ...took, repump: school.repumpPercent }) : figureSays('sum-percent', took);
 }
 
 function yieldFigure(design: BatchDesign, facts: BatchFacts): Figure | null {
   if (facts.packedG === null) return null;
   const green = plus(...Object.values(facts.keptGreenG).map((g) => weighed(g, design.meatScaleStepG)));
-  return {
-    ...scaled(over(weighed(facts.packedG, design.meatScaleStepG), green), 100),
+  return asFigure(scaled(over(weighed(facts.packedG, design.meatScaleStepG), green), 100), {
     id: 'yield',
-    label: 'Packed',
+    label: figureSays('fig-packed'),
     unit: '%',
-    base: 'of green weight',
-    formula: 'packed weight ÷ green weight × 100',
-    working: `${inWorking(facts.packedG)} g ÷ ${inWorking(green.value)} g × 100`,
+    base: figureSays('of-green'),
+    formula: figureSays('by-yield'),
+    working: figureSays('sum-percent', { partG: facts.packedG, allG: green.value }),
     source: 'Definition',
-  };
+  });
 }

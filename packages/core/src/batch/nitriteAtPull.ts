@@ -1,6 +1,7 @@
 import { pumpedFigure, type NitriteInBrine } from '../cure/nitriteFigure.js';
 import { pieceUptake, uptakeFromBath, USUAL_RATES, LEAN_DIFFUSIVITY, type SizedPiece, type UptakeRange, type UptakeRates } from '../section/uptake.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { figureSays } from '../say/english/figures.js';
+import { asFigure, inWorking, type Figure } from '../units/figure.js';
 import { over, plus, scaled, type Measured } from '../units/measured.js';
 
 /**
@@ -18,18 +19,20 @@ export function atPull(
   const share = shareAt(rates.value);
   const endless = scaled(over(whole.nitrite, whole.all), 1e6);
   const even = scaled(over(whole.nitrite, plus(meat, whole.all)), 1e6);
-  return {
+  const most = {
     value: Math.min(endless.value * share, even.value),
     low: Math.min(endless.low * share, even.low),
     high: Math.min(endless.high * shareAt(rates.high), even.high),
-    id: 'nitrite-at-pull',
-    label: `By the model after ${inWorking(hours / 24)} days, at most`,
-    unit: 'ppm',
-    base: 'of meat, as a mean over the piece',
-    formula: 'nitrite ÷ brine × share taken up × 1 000 000, at most the even figure',
-    working: `${inWorking(whole.nitrite.value)} g ÷ ${inWorking(whole.all.value)} g × ${inWorking(share)} × 1 000 000`,
-    source: `Crank, The Mathematics of Diffusion, from memory, constant edge, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
   };
+  return asFigure(most, {
+    id: 'nitrite-at-pull',
+    label: figureSays('fig-at-pull', { n: hours / 24 }),
+    unit: 'ppm',
+    base: figureSays('of-meat-mean'),
+    formula: figureSays('by-model'),
+    working: figureSays('sum-model', { nitriteG: whole.nitrite.value, allG: whole.all.value, share }),
+    source: `Crank, The Mathematics of Diffusion, from memory, constant edge, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
+  });
 }
 
 /**
@@ -45,7 +48,7 @@ export function coveredFigure(
   needle: { pickle: NitriteInBrine; share: Measured },
   tub: { cover: NitriteInBrine; meat: Measured },
   rates: UptakeRange,
-  of = '',
+  piecesCode?: string,
 ): Figure {
   const { pickle, share } = needle;
   const pumped = pumpedFigure(pickle, share);
@@ -54,18 +57,21 @@ export function coveredFigure(
   const meatPerBath = tub.meat.value / tub.cover.brine.value;
   const at = (diffusivity: number) => Math.max(0, inCover - inMeat) * uptakeFromBath(piece, hours, meatPerBath, diffusivity);
   const given = at(rates.value);
-  return {
+  const most = {
     value: Math.max(pumped.value, inMeat + given),
     low: Math.max(pumped.low, pumped.low / (1 + share.high) + at(rates.low)),
     high: Math.max(pumped.high, pumped.high / (1 + share.low) + at(rates.high)),
-    id: 'nitrite-covered',
-    label: `From needle and cover after ${inWorking(hours / 24)} days${of}`,
-    unit: 'ppm',
-    base: 'of the pumped meat, as a mean over the piece',
-    formula: 'from the pump + (cover − meat) × share taken up by the pull',
-    working: `${inWorking(inMeat)} ppm + (${inWorking(inCover)} ppm − ${inWorking(inMeat)} ppm) × ${inWorking(given / Math.max(1e-9, inCover - inMeat))}`,
-    source: `Mass balance of the tub; Crank, The Mathematics of Diffusion, from memory, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
   };
+  const n = hours / 24;
+  return asFigure(most, {
+    id: 'nitrite-covered',
+    label: piecesCode === undefined ? figureSays('fig-needle-and-cover', { n }) : figureSays('fig-needle-and-cover-piece', { n, piece: piecesCode }),
+    unit: 'ppm',
+    base: figureSays('of-pumped-mean'),
+    formula: figureSays('by-needle-and-cover'),
+    working: figureSays('sum-needle-and-cover', { meat: inMeat, cover: inCover, share: given / Math.max(1e-9, inCover - inMeat) }),
+    source: `Mass balance of the tub; Crank, The Mathematics of Diffusion, from memory, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
+  });
 }
 
 /** The last day, to a tenth, at which a piece in an endless brine of so many ppm is not over a limit by the model; null where it never is within sixty. */

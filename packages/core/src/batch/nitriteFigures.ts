@@ -10,7 +10,8 @@ import { isByTheClock } from './design.js';
 import type { BatchDesign } from '../log/batchDesign.js';
 import type { BrineId } from '../steps/brine.js';
 import { inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
-import { inWorking } from '../units/figure.js';
+import { because } from '../cure/nitriteFigure.js';
+import { figureSays } from '../say/english/figures.js';
 
 /** Figures that differ by less are the same figure, ppm. */
 const ROUNDING_PPM = 1e-6;
@@ -31,8 +32,8 @@ function clockFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
     brine,
     pickUp.percent,
     pickUp.weighed
-      ? `By the pick-up method, ${inWorking(Number(pickUp.percent.toFixed(1)))} % weighed`
-      : `By the pick-up method, ${USUAL_PICK_UP_PERCENT} % taken`,
+      ? figureSays('fig-pick-up-weighed', { percent: pickUp.percent })
+      : figureSays('fig-pick-up-taken', { percent: USUAL_PICK_UP_PERCENT }),
   );
   const pieces = inBrine(design.pieces, facts);
   const atPulls = (pieces.length > 0 ? pieces : design.pieces).map((piece) =>
@@ -50,9 +51,7 @@ function clockFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
   return {
     applies,
     judgement: judged(design, applies.value, 'immersion'),
-    because: modelDecides
-      ? 'It is pulled by the clock. By the model it takes up more than what inspectors count as pick-up, so the model’s figure is judged.'
-      : 'It is pulled by the clock, long before it is even, so only the brine that it picks up is counted.',
+    ...because(figureSays(modelDecides ? 'because-clock-model' : 'because-clock')),
     others: [modelDecides ? byPickUp : model, even],
     lowestPumped: null,
   };
@@ -66,12 +65,12 @@ function equilibriumFigures(design: BatchDesign, facts: BatchFacts): NitriteFigu
   const early = pickUpFigure(
     brine,
     pickUp.percent,
-    pickUp.weighed ? `By the pick-up method, ${inWorking(Number(pickUp.percent.toFixed(1)))} % weighed` : 'At least, if pulled before it is even',
+    pickUp.weighed ? figureSays('fig-pick-up-weighed', { percent: pickUp.percent }) : figureSays('fig-pick-up-least'),
   );
   return {
     applies: even,
     judgement: judged(design, even.value, 'immersion'),
-    because: 'It lies in the brine until meat and brine are even, so everything in the tub is counted.',
+    ...because(figureSays('because-even')),
     others: [early],
     lowestPumped: null,
   };
@@ -86,7 +85,7 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   const allInjected = plus(...injected);
   const even = evenFigure(plus(times(perG, allInjected), cover.nitrite), plus(meatDoubt(design, facts), allInjected, cover.brine));
   const pumped: NonNullable<NitriteFigures['lowestPumped']>[] = pieces.map(({ code, share }) =>
-    pieces.length > 1 ? { ...pumpedFigure(pickle, share, `From the pump, piece ${code}`), piece: code } : pumpedFigure(pickle, share, 'From the pump'),
+    pieces.length > 1 ? { ...pumpedFigure(pickle, share, figureSays('fig-from-pump-piece', { piece: code })), piece: code } : pumpedFigure(pickle, share),
   );
   const highest = pumped.reduce((a, b) => (b.value > a.value ? b : a));
   const lowest = pumped.reduce((a, b) => (b.value < a.value ? b : a));
@@ -97,7 +96,7 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
       { pickle, share: pieces[i]?.share ?? exactly(0) },
       { cover, meat: plus(meatDoubt(design, facts), allInjected) },
       design.diffusivity ?? HANDBOOK_RATES,
-      pieces.length > 1 ? `, piece ${piece.code}` : '',
+      pieces.length > 1 ? piece.code : undefined,
     ),
   );
   const most = covered.reduce((a, b) => (b.value > a.value ? b : a), highest);
@@ -106,9 +105,7 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   return {
     applies,
     judgement: judged(design, applies.value, pumpedDecides ? 'pumped' : 'immersion'),
-    because: pumpedDecides
-      ? 'The cover gives up no more than the needle put in, so the pumped figure is judged.'
-      : 'The cover is stronger than what the needle left in the meat: what it gives up until the pull is counted with it, by the model.',
+    ...because(figureSays(pumpedDecides ? 'because-cover-less' : 'because-cover-more')),
     others: [even, ...(pumpedDecides ? [] : [highest])],
     lowestPumped: lowest,
   };

@@ -3,7 +3,8 @@ import { floatReading, specificGravity, specificGravityToBaume, type FloatReadin
 import { saltBases, type SaltBases } from '../brine/saltBases.js';
 import { saltPercentToSalometer, SATURATED_SALT_PERCENT } from '../brine/salometer.js';
 import type { CureMix } from '../ingredients/cureMix.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { figureSays } from '../say/english/figures.js';
+import { asFigure, SALT_SOURCE, STRENGTH_SOURCE, type Figure } from '../units/figure.js';
 import { over, plus, scaled, type Measured } from '../units/measured.js';
 import { lineContents, type LineContents, type RecipeLine } from './recipeLine.js';
 
@@ -62,17 +63,18 @@ export function strengthOf(bucket: Bucket, meatG: number): Strength | null {
   const density = brineDensity({ ...known, temperatureC: COLD_C });
   const range = scaled(over(salt, all), 100);
   return {
-    saltPercent: {
-      ...range,
-      high: Math.min(100, range.high),
-      id: 'strength',
-      label: 'Strength',
-      unit: '%',
-      base: 'of the brine, by weight; the salt in the cure is counted',
-      formula: '(salt + salt in the cure) ÷ everything in the brine × 100',
-      working: `${inWorking(salt.value)} g ÷ ${inWorking(all.value)} g × 100`,
-      source: 'Definition. 100 ° salometer is 26.395 % salt at 15.6 °C, salometer tables; value from memory',
-    },
+    saltPercent: asFigure(
+      { ...range, high: Math.min(100, range.high) },
+      {
+        id: 'strength',
+        label: figureSays('fig-strength'),
+        unit: '%',
+        base: figureSays('of-brine-by-weight'),
+        formula: figureSays('by-strength'),
+        working: figureSays('sum-percent', { partG: salt.value, allG: all.value }),
+        source: STRENGTH_SOURCE,
+      },
+    ),
     sugarPercent,
     bases: saltBases({ saltG: salt.value, waterG: water.value, brineG: all.value, meatG }),
     salometer: saltPercent > SATURATED_SALT_PERCENT ? null : saltPercentToSalometer(saltPercent),
@@ -87,14 +89,13 @@ export function strengthOf(bucket: Bucket, meatG: number): Strength | null {
 
 /** Salt when meat and water are even, % of both together. */
 export function saltWhenEven(salt: Measured, water: Measured, meat: Measured): Figure {
-  return {
-    ...scaled(over(salt, plus(meat, water)), 100),
+  return asFigure(scaled(over(salt, plus(meat, water)), 100), {
     id: 'salt-even',
-    label: 'Salt when even',
+    label: figureSays('fig-salt-even'),
     unit: '%',
-    base: 'of meat and water together; the salt in the cure is counted',
-    formula: 'all salt ÷ (meat + water) × 100',
-    working: `${inWorking(salt.value)} g ÷ (${inWorking(meat.value)} g + ${inWorking(water.value)} g) × 100`,
-    source: 'Mass balance. Under 1.5 % tastes bland, 2 to 2.5 % is usual, over 3 % salty: common practice',
-  };
+    base: figureSays('of-meat-and-water'),
+    formula: figureSays('by-salt-of-all'),
+    working: figureSays('sum-percent-of-two', { partG: salt.value, meatG: meat.value, waterG: water.value }),
+    source: SALT_SOURCE,
+  });
 }

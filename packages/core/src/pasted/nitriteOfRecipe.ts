@@ -1,13 +1,16 @@
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { judgeNitrite, type NitriteJudgement } from '../cure/judgeNitrite.js';
-import { dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures } from '../cure/nitriteFigure.js';
+import { because, dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures } from '../cure/nitriteFigure.js';
 import type { Product } from '../products/product.js';
 import type { NitriteMethod, RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import { InputError } from '../inputError.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { HANDBOOK_RATES, pieceUptake, type SizedPiece } from '../section/uptake.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { figureSays } from '../say/english/figures.js';
+import { sheetSays } from '../say/english/sheet.js';
+import type { Message } from '../say/message.js';
+import type { Figure } from '../units/figure.js';
 import { exactly, over, plus, scaled, times, type Measured } from '../units/measured.js';
 import type { Bucket } from './bucket.js';
 import type { RecipeLine } from './recipeLine.js';
@@ -90,7 +93,7 @@ export function together(p: AuditParams, brine: Bucket, cover: Bucket | null, me
 export function figuresOf(p: AuditParams, brine: Bucket, cover: Bucket | null, whole: Whole, meat: Measured): PpmFigures {
   const source = { nitrite: brine.nitrite, brine: brine.all };
   const pickUp = p.pickUpPercent ?? USUAL_PICK_UP_PERCENT;
-  const label = p.pickUpPercent === undefined ? `By the pick-up method, ${pickUp} % taken` : `By the pick-up method, ${inWorking(pickUp)} % weighed`;
+  const label = figureSays(p.pickUpPercent === undefined ? 'fig-pick-up-taken' : 'fig-pick-up-weighed', { percent: pickUp });
   return {
     ...(p.pumpPercent === undefined ? {} : { pumped: pumpedFigure(source, exactly(p.pumpPercent / 100)) }),
     ...(p.method === 'dry' ? {} : { pickUp: pickUpFigure(source, pickUp, label), equilibrium: evenFigure(whole.nitrite, plus(meat, whole.all)) }),
@@ -121,51 +124,51 @@ function coveredIn(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Me
 
 /** The figure that is judged, and why (docs/science.md, “Ingoing nitrite”). */
 export function applying(p: AuditParams, figures: PpmFigures): NitriteFigures {
-  const [basis, because] = basisOf(p, figures);
+  const [basis, why] = basisOf(p, figures);
   const applies = figures[basis];
   if (applies === undefined) throw new InputError('pumpPercent', 'How much is pumped, in % of green weight?');
   const others = BASES.flatMap((other) => (other === basis || !bearsOn(p.method, other) ? [] : (figures[other] ?? [])));
-  return { applies, judgement: judged(p, applies.value, methodOf(p.method, basis)), because, others, lowestPumped: null };
+  return { applies, judgement: judged(p, applies.value, methodOf(p.method, basis)), ...because(why), others, lowestPumped: null };
 }
 
-function basisOf(p: AuditParams, figures: PpmFigures): [PpmBasis, string] {
+function basisOf(p: AuditParams, figures: PpmFigures): [PpmBasis, Message] {
   switch (p.method) {
     case 'pumped':
-      return ['pumped', 'It is pumped and not covered, so what the needle put in is judged.'];
+      return ['pumped', sheetSays('because-pumped-alone')];
     case 'pumpAndCover':
       if (figures.covered !== undefined)
         return figures.covered.value > (figures.pumped?.value ?? 0)
-          ? ['covered', 'The cover is stronger than what the needle left in the meat: what it gives up until the pull is counted with it, by the model.']
-          : ['pumped', 'The cover gives up no more than the needle put in, so the pumped figure is judged.'];
+          ? ['covered', figureSays('because-cover-more')]
+          : ['pumped', figureSays('because-cover-less')];
       return (figures.pumped?.value ?? 0) >= (figures.equilibrium?.value ?? 0)
-        ? ['pumped', 'What the needle put in is no less than an even share of everything would be, so the pumped figure is judged.']
-        : ['equilibrium', 'It lies in the cover until even, and that comes to more than the needle put in, so the even figure is judged.'];
+        ? ['pumped', sheetSays('because-needle-not-less')]
+        : ['equilibrium', sheetSays('because-cover-even')];
     case 'dry':
-      return ['dry', 'It lies in a bag with only its own juice: all that is rubbed on stays with the meat.'];
+      return ['dry', sheetSays('because-dry')];
     case 'even':
-      return ['equilibrium', 'It lies in the brine until meat and brine are even, so everything in the tub is counted.'];
+      return ['equilibrium', figureSays('because-even')];
     case 'clock':
-      return clockBasis(figures, 'It is pulled by the clock, long before it is even');
+      return clockBasis(figures, sheetSays('pulled-by-clock'));
     case 'immersion':
       return immersionBasis(p, figures);
   }
 }
 
-function immersionBasis(p: AuditParams, figures: PpmFigures): [PpmBasis, string] {
+function immersionBasis(p: AuditParams, figures: PpmFigures): [PpmBasis, Message] {
   const { section, cureHours } = p;
   if (section === undefined || cureHours === undefined) {
-    return ['equilibrium', 'It is not said how long it lies. Left until even it comes to this; pulled early, to no less than the pick-up figure.'];
+    return ['equilibrium', sheetSays('because-time-unsaid')];
   }
   const share = pieceUptake(sized(p, section), cureHours);
-  const taken = `After ${inWorking(cureHours / 24)} days a piece like this has taken up some ${Math.round(share * 100)} % of what it can, by the model`;
-  return share >= EVEN_FROM ? ['equilibrium', `${taken}: nearer to even than not, so everything in the tub is counted.`] : clockBasis(figures, taken);
+  const taken = sheetSays('taken-up', { n: cureHours / 24, percent: share * 100 });
+  return share >= EVEN_FROM ? ['equilibrium', sheetSays('because-near-even', { taken })] : clockBasis(figures, taken);
 }
 
 /** Pulled in time: the pick-up figure, unless the model says that more has gone in by then. */
-function clockBasis({ pickUp, atPull }: PpmFigures, reason: string): [PpmBasis, string] {
+function clockBasis({ pickUp, atPull }: PpmFigures, reason: Message): [PpmBasis, Message] {
   return atPull !== undefined && atPull.value > (pickUp?.value ?? 0)
-    ? ['atPull', `${reason}. By the model it takes up more than the 10 % that inspectors count as pick-up, so the model’s figure is judged.`]
-    : ['pickUp', `${reason}, so only the brine that it picks up is counted.`];
+    ? ['atPull', sheetSays('because-model-more', { reason })]
+    : ['pickUp', sheetSays('because-pick-up', { reason })];
 }
 
 /** Which figures say something about a way of curing. */

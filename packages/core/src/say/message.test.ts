@@ -1,5 +1,6 @@
 import { ENGLISH_ROOMS } from './english/english.js';
 import { PASTED_WORDS } from './english/pasted.js';
+import { SHEET_WORDS } from './english/sheet.js';
 import { QUANTITY_STYLES, quantityAsGiven, writtenQuantity } from './quantity.js';
 import { writtenInstant } from './instant.js';
 import { speaker, writtenOut, type Message } from './message.js';
@@ -82,6 +83,6 @@ describe('a sentence', () => {
 });
 
 test('each sentence has a code of its own, in whichever room it is said', () => {
-  const codes = [...ENGLISH_ROOMS, PASTED_WORDS].flatMap((words) => Object.keys(words));
+  const codes = [...ENGLISH_ROOMS, PASTED_WORDS, SHEET_WORDS].flatMap((words) => Object.keys(words));
   expect(codes.filter((code, i) => codes.indexOf(code) !== i)).toEqual([]);
 });

@@ -3,11 +3,15 @@ import type { Reader } from './reader.js';
 
 /** A unit, its sign, and the decimals that matter. */
 interface Scale {
-  /** null where every reader has the same */
+  /** null where every reader has the same, or where it is so many `times` what is kept */
   unit: Unit | null;
+  times?: number;
   sign: string;
-  decimals: number;
+  decimals: Decimals;
 }
+
+/** So many at the most; in a working as many as matter. */
+type Decimals = number | 'working';
 
 /** In the unit in which it is kept, and, where American readers have another, in theirs. */
 interface Style {
@@ -15,8 +19,8 @@ interface Style {
   us?: Scale;
 }
 
-const plain = (sign: string, decimals: number): Style => ({ kept: { unit: null, sign, decimals } });
-const measured = (kept: Unit, sign: string, decimals: number, us: Unit, usSign: string, usDecimals: number): Style => ({
+const plain = (sign: string, decimals: Decimals): Style => ({ kept: { unit: null, sign, decimals } });
+const measured = (kept: Unit, sign: string, decimals: Decimals, us: Unit, usSign: string, usDecimals: Decimals): Style => ({
   kept: { unit: kept, sign, decimals },
   us: { unit: us, sign: usSign, decimals: usDecimals },
 });
@@ -31,7 +35,7 @@ const STYLES = {
   g: measured('g', 'g', 0, 'lb', 'lb', 2),
   /** what is weighed on the finer scale */
   g1: measured('g', 'g', 1, 'oz', 'oz', 2),
-  kg: plain('kg', 2),
+  kg: { kept: { unit: null, sign: 'kg', decimals: 2 }, us: { unit: null, times: 1 / 0.45359237, sign: 'lb', decimals: 2 } },
   mm: measured('mm', 'mm', 0, 'in', 'in', 2),
   mm1: measured('mm', 'mm', 1, 'in', 'in', 2),
   mL: measured('mL', 'mL', 0, 'flozUS', 'fl oz', 1),
@@ -49,11 +53,26 @@ const STYLES = {
   /** above the sea */
   m: plain('m', 0),
   gPerMl: plain('g/mL', 3),
-  gPerKg: plain('g/kg', 1),
+  gPerKg: { kept: { unit: null, sign: 'g/kg', decimals: 1 }, us: { unit: null, times: 16 / 1000, sign: 'oz/lb', decimals: 3 } },
+  /** what a store holds */
+  L: { kept: { unit: null, sign: 'L', decimals: 0 }, us: { unit: null, times: 1 / 3.785411784, sign: 'gal', decimals: 0 } },
   diffusivity: plain('m²/s', 0),
   /** of a salometer */
   degrees: plain('°', 0),
   baume: plain('°Bé', 1),
+  /** of a working: weights of one kind of unit, small ones and large */
+  gW: measured('g', 'g', 'working', 'oz', 'oz', 'working'),
+  mmW: measured('mm', 'mm', 'working', 'in', 'in', 'working'),
+  cmW: { kept: { unit: null, times: 0.1, sign: 'cm', decimals: 'working' }, us: { unit: null, times: 1 / 25.4, sign: 'in', decimals: 'working' } },
+  mLW: measured('mL', 'mL', 'working', 'flozUS', 'fl oz', 'working'),
+  /** a volume beside lengths */
+  in3W: { kept: { unit: null, sign: 'mL', decimals: 'working' }, us: { unit: null, times: 1 / 16.387064, sign: 'in³', decimals: 'working' } },
+  /** an area, kept in mm² */
+  cm2W: { kept: { unit: null, times: 1 / 100, sign: 'cm²', decimals: 'working' }, us: { unit: null, times: 1 / 645.16, sign: 'in²', decimals: 'working' } },
+  percentW: plain('%', 'working'),
+  ppmW: plain('ppm', 'working'),
+  daysW: plain('days', 'working'),
+  nW: plain('', 'working'),
   /** without a unit */
   n: plain('', 0),
   n1: plain('', 1),
@@ -95,7 +114,7 @@ export function quantityAsGiven({ value, unit }: Quantity, reader: Reader): stri
   return withSign(digits(shown, shown === value ? 6 : 2, reader), sign);
 }
 
-function asRead(value: number, style: QuantityStyle, reader: Reader): { shown: number; sign: string; decimals: number } {
+function asRead(value: number, style: QuantityStyle, reader: Reader): { shown: number; sign: string; decimals: Decimals } {
   const { kept, us }: Style = STYLES[style];
   if (style === 'K' || style === 'K1') {
     const inF = reader.temperature === 'F';
@@ -103,7 +122,7 @@ function asRead(value: number, style: QuantityStyle, reader: Reader): { shown: n
   }
   const scale = us !== undefined && isAmerican(us, reader) ? us : kept;
   const shown = scale.unit === null || kept.unit === null ? value : inUnit(value, UNITS[kept.unit], UNITS[scale.unit]);
-  return { shown, sign: scale.sign, decimals: scale.decimals };
+  return { shown: scale.times === undefined ? shown : shown * scale.times, sign: scale.sign, decimals: scale.decimals };
 }
 
 const isAmerican = ({ unit }: Scale, { system, temperature }: Reader): boolean => (unit === 'F' ? temperature === 'F' : system === 'us');
@@ -111,9 +130,18 @@ const isAmerican = ({ unit }: Scale, { system, temperature }: Reader): boolean =
 const withSign = (number: string, sign: string): string => (sign === '' ? number : `${number} ${sign === 'days' && number === '1' ? 'day' : sign}`);
 
 /** Digits as somebody writes them, with so many decimals at the most: `3 990`, `12,5`, `−2.8`. */
-function digits(value: number, decimals: number, { decimal, gap }: Pick<Reader, 'decimal' | 'gap'>): string {
+function digits(value: number, places: Decimals, { decimal, gap }: Pick<Reader, 'decimal' | 'gap'>): string {
+  const decimals = places === 'working' ? placesInWorking(value) : places;
   const [whole = '', part] = String(Number(Math.abs(value).toFixed(decimals))).split('.');
   const gapped = gap === '' ? whole : whole.replace(/\B(?=(\d{3})+$)/g, gap);
   const sign = Number(value.toFixed(decimals)) < 0 ? '\u2212' : '';
   return `${sign}${gapped}${part === undefined ? '' : `${decimal}${part}`}`;
+}
+
+/** No more digits than matter. */
+function placesInWorking(value: number): number {
+  const size = Math.abs(value);
+  if (size >= 1000) return 0;
+  if (size >= 100) return 1;
+  return size >= 1 ? 2 : 4;
 }

@@ -2,33 +2,48 @@ import { HOLD_DOWN_MARGIN } from '../brine/holdDown.js';
 import { MELTING_J_PER_G, WATER_J_PER_G_K } from '../brine/splitWater.js';
 import type { RecipeAudit } from '../pasted/auditRecipe.js';
 import type { Strength } from '../pasted/bucket.js';
-import { inWorking, type Figure } from '../units/figure.js';
+import { figureSays } from '../say/english/figures.js';
+import { sheetSays } from '../say/english/sheet.js';
+import type { Message } from '../say/message.js';
+import { asFigure, type Figure } from '../units/figure.js';
 import { exactly } from '../units/measured.js';
 import type { BenchSheet } from './benchSheet.js';
 import type { Making, Pump, Tub } from './workOut.js';
 
-const sure = (value: number, rest: Omit<Figure, 'value' | 'low' | 'high'>): Figure => ({ ...exactly(value), ...rest });
+const sure = (value: number, rest: Parameters<typeof asFigure>[1]): Figure => asFigure(exactly(value), rest);
 
 /** The three meanings of "% salt", with their working. */
 export function baseFigures({ brine }: RecipeAudit, { bases }: Strength, meatG: number): Figure[] {
-  const base = (id: string, label: string, value: number, of: string, formula: string, overG: number): Figure =>
-    sure(value, { id, label, unit: '%', base: of, formula, working: `${inWorking(brine.saltG)} g ÷ ${inWorking(overG)} g × 100`, source: 'Definition' });
+  const base = (id: string, value: number, overG: number, said: { label: Message; base: Message; formula: Message }): Figure =>
+    sure(value, { id, unit: '%', ...said, working: figureSays('sum-percent', { partG: brine.saltG, allG: overG }), source: 'Definition' });
   return [
-    base('of-water', 'Of the water', bases.ofWater, 'of the water', 'all salt ÷ water × 100', brine.waterG),
-    base('of-brine', 'Of the brine', bases.ofBrine, 'of everything in the brine', 'all salt ÷ brine × 100', brine.brineG),
-    base('of-meat-water', 'Of meat and water', bases.ofMeatAndWater, 'of meat and water together', 'all salt ÷ (meat + water) × 100', meatG + brine.waterG),
+    base('of-water', bases.ofWater, brine.waterG, {
+      label: sheetSays('fig-of-water'),
+      base: sheetSays('of-water'),
+      formula: sheetSays('by-of-water'),
+    }),
+    base('of-brine', bases.ofBrine, brine.brineG, {
+      label: sheetSays('fig-of-brine'),
+      base: sheetSays('of-all-brine'),
+      formula: sheetSays('by-of-brine'),
+    }),
+    base('of-meat-water', bases.ofMeatAndWater, meatG + brine.waterG, {
+      label: sheetSays('fig-of-meat-and-water'),
+      base: sheetSays('of-both'),
+      formula: figureSays('by-salt-of-all'),
+    }),
   ];
 }
 
 export const makingFigures = ({ hotC, coldC, targetC }: BenchSheet, { split, waterG }: Making): Figure[] => [
   sure(split.iceG, {
     id: 'ice',
-    label: 'Ice',
+    label: sheetSays('fig-ice'),
     unit: 'g',
-    base: `of ${inWorking(waterG)} g of water in all; ice counts as water`,
-    formula: 'heat above the target in hot and cold part ÷ (melting heat + heat of the cold water that it stands for)',
-    working: `(hot part at ${inWorking(hotC)} °C and the rest at ${inWorking(coldC)} °C, down to ${inWorking(targetC)} °C) ÷ (${MELTING_J_PER_G} J/g + ${WATER_J_PER_G_K} J/g·K × ${inWorking(coldC)} °C)`,
-    source: 'Heat balance, any physics text; without loss to the bucket and the air',
+    base: sheetSays('of-all-water', { waterG }),
+    formula: sheetSays('by-ice'),
+    working: sheetSays('sum-ice', { hotC, coldC, targetC, fallC: coldC }),
+    source: `Heat balance, any physics text: ${MELTING_J_PER_G} J/g to melt, water ${WATER_J_PER_G_K} J/g·K; without loss to the bucket and the air`,
   }),
 ];
 
@@ -37,11 +52,11 @@ export function tubFigures(sheet: BenchSheet, tub: Tub): Figure[] {
   const meatML = pieces.reduce((sum, piece) => sum + piece.massG / (piece.densityGPerML ?? 1.05), 0);
   const down = sure(holdDownG, {
     id: 'hold-down',
-    label: 'Weight to hold it down',
+    label: sheetSays('fig-hold-down'),
     unit: 'g',
-    base: 'as felt in the brine',
-    formula: 'volume of the meat × (density of brine − density of meat) × margin',
-    working: `${inWorking(meatML)} mL × (brine − ${inWorking(pieces[0]?.densityGPerML ?? 1.05)} g/mL) × ${HOLD_DOWN_MARGIN}`,
+    base: sheetSays('as-felt'),
+    formula: sheetSays('by-hold-down'),
+    working: sheetSays('sum-hold-down', { meatML, density: pieces[0]?.densityGPerML ?? 1.05, margin: HOLD_DOWN_MARGIN }),
     source: 'Buoyancy; densities of meat are modelling choices: lean 1.05, fat belly 0.95, with its bone 1.07 g/mL',
   });
   if (cover === null || container === null) return [down];
@@ -49,11 +64,11 @@ export function tubFigures(sheet: BenchSheet, tub: Tub): Figure[] {
   return [
     sure(cover.brineML, {
       id: 'cover',
-      label: 'Brine to cover',
+      label: sheetSays('fig-cover'),
       unit: 'mL',
-      base: `with ${inWorking(sheet.coverMm)} mm over the highest piece`,
-      formula: 'floor × level − what the pieces push away',
-      working: `${inWorking(floorMm2 / 100)} cm² × ${inWorking(cover.levelMm / 10)} cm − ${inWorking(meatML)} mL`,
+      base: sheetSays('over-highest', { coverMm: sheet.coverMm }),
+      formula: sheetSays('by-cover'),
+      working: sheetSays('sum-cover', { floorMm2, levelMm: cover.levelMm, meatML }),
       source: 'Geometry; 2 to 5 cm of cover is common practice',
     }),
     down,
@@ -63,20 +78,20 @@ export function tubFigures(sheet: BenchSheet, tub: Tub): Figure[] {
 export const pumpFigures = ({ greenG, pieces, pumpPercent, syringeML, pumpedG }: BenchSheet, { plan, actual }: Pump): Figure[] => [
   sure(plan.brineG, {
     id: 'pump-grams',
-    label: 'To pump, each piece',
+    label: sheetSays('fig-pump-grams'),
     unit: 'g',
-    base: 'of green weight',
-    formula: 'pump % × green weight of a piece',
-    working: `${inWorking(pumpPercent)} % × ${inWorking(greenG / Math.max(1, Math.round(pieces)))} g`,
+    base: figureSays('of-green'),
+    formula: sheetSays('by-pump-grams'),
+    working: sheetSays('sum-pump-grams', { percent: pumpPercent, pieceG: greenG / Math.max(1, Math.round(pieces)) }),
     source: 'FSIS Processing Inspectors’ Calculations Handbook; value from memory',
   }),
   sure(plan.mLPerSite, {
     id: 'per-site',
-    label: 'At each site',
+    label: sheetSays('fig-per-site'),
     unit: 'mL',
-    base: `in ${plan.strokes} strokes of ${inWorking(syringeML)} mL`,
-    formula: 'pickle ÷ its density ÷ needle sites',
-    working: `${inWorking(plan.brineML)} mL ÷ ${plan.sites}`,
+    base: sheetSays('in-strokes', { strokes: plan.strokes, syringeML }),
+    formula: sheetSays('by-site'),
+    working: sheetSays('sum-site', { brineML: plan.brineML, sites: plan.sites }),
     source: 'A site every 2 to 3 cm: common practice',
   }),
   ...(actual === null || pumpedG === undefined
@@ -84,11 +99,11 @@ export const pumpFigures = ({ greenG, pieces, pumpPercent, syringeML, pumpedG }:
     : [
         sure(actual.percent, {
           id: 'pump-actual',
-          label: 'It took',
+          label: sheetSays('fig-it-took'),
           unit: '%',
-          base: 'of green weight',
-          formula: '(weight after − green weight) ÷ green weight × 100',
-          working: `(${inWorking(pumpedG)} g − ${inWorking(greenG)} g) ÷ ${inWorking(greenG)} g × 100`,
+          base: figureSays('of-green'),
+          formula: sheetSays('by-taken'),
+          working: sheetSays('sum-taken', { afterG: pumpedG, greenG }),
           source: 'FSIS Processing Inspectors’ Calculations Handbook; value from memory',
         }),
         ...(actual.figure === null ? [] : [actual.figure]),

@@ -1,4 +1,4 @@
-import { ENGLISH, PASTED_WORDS, workOut } from '@bunkhouse/core';
+import { ENGLISH, PASTED_WORDS, SHEET_WORDS, workOut } from '@bunkhouse/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { houseTime } from '../../data/serverClock';
@@ -18,7 +18,7 @@ import { copyText } from '../../shell/copyText';
 
 const QUARTER_MS = 900_000;
 /** What is said of somebody's recipe is said here alone. */
-const SENTENCES = { ...ENGLISH, ...PASTED_WORDS };
+const SENTENCES = { ...ENGLISH, ...PASTED_WORDS, ...SHEET_WORDS };
 
 /** The calculator beside the tub: what is wanted, or what somebody else wrote, worked out at every key. */
 export function Bench() {

@@ -2,6 +2,7 @@ import { BATCH_WORDS } from './batch.js';
 import { BOOK_WORDS } from './book.js';
 import { CHECK_WORDS } from './check.js';
 import { CURE_WORDS } from './cure.js';
+import { FIGURE_WORDS } from './figures.js';
 import { INPUT_WORDS } from './inputs.js';
 import { PIT_WORDS } from './pit.js';
 import { SAFETY_WORDS } from './safety.js';
@@ -14,6 +15,7 @@ export const ENGLISH_ROOMS: readonly Readonly<Record<string, string>>[] = [
   INPUT_WORDS,
   SAFETY_WORDS,
   CURE_WORDS,
+  FIGURE_WORDS,
   BATCH_WORDS,
   CHECK_WORDS,
   PIT_WORDS,
