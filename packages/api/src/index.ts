@@ -14,6 +14,7 @@ export * from './readingsRequest.js';
 export * from './weightRequest.js';
 export * from './recipeRequest.js';
 export * from './ledgerQuery.js';
+export { FileQuery } from './fileQuery.js';
 export * from './book.js';
 export * from './lotRequest.js';
 export * from './toolRequest.js';

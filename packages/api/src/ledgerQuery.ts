@@ -1,6 +1,7 @@
 import { PRODUCTS, type Product } from '@bunkhouse/core';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { fileDecimal, fileSystem, fileTemperature, type FileQuery } from './fileQuery.js';
 import { IsInstant } from './isInstant.js';
 
 /** What the Ledger is sorted by. */
@@ -75,4 +76,16 @@ export class LedgerQuery {
   @Min(0, { message: 'Lines are counted from 0.' })
   @IsInt({ message: 'Lines are counted from 0.' })
   skip?: number;
+}
+
+/** The same for a file, and how it is written. */
+export class LedgerFileQuery extends LedgerQuery implements FileQuery {
+  @fileSystem
+  system?: 'metric' | 'us';
+
+  @fileTemperature
+  temperature?: 'C' | 'F';
+
+  @fileDecimal
+  decimal?: 'point' | 'comma';
 }

@@ -113,6 +113,18 @@ describe('the Ledger', () => {
     expect(Number(data[0]?.green_g)).toBe((await page('sort=code&order=up')).rows[0]?.greenG);
   });
 
+  test('as a file in pounds, °F and commas its heads say so, and the numbers are the same', async () => {
+    const { text } = await http().get('/api/ledger.csv?sort=code&order=up&system=us&temperature=F&decimal=comma');
+    const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), { header: true });
+    expect(meta.delimiter).toBe(';');
+    expect(meta.fields).toEqual(expect.arrayContaining(['green_lb', 'packed_lb', 'thickness_in', 'core_f', 'materials_per_lb']));
+    expect(meta.fields?.filter((field) => /_(g|mm|c|kg)$/.test(field))).toEqual([]);
+    const [row] = (await page('sort=code&order=up')).rows;
+    expect(Number(data[0]?.green_lb?.replace(',', '.')) * 453.59237).toBeCloseTo(row?.greenG ?? 0, -1);
+    expect(data.map(({ by }) => by)).toContain(`'=HYPERLINK("x")`);
+    expect((await http().get('/api/ledger.csv?system=stone')).status).toBe(400);
+  });
+
   test('lines of an older version are made again when the house is opened', async () => {
     await house.database.query(`UPDATE ledger_line SET row = row - 'borne' - 'cureDays'`);
     const { LedgerService } = await import('./ledgerService.js');

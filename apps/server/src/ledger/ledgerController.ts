@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { Controller, Get, Query, StreamableFile } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiOkResponse, ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
-import { LedgerQuery, LedgerResponse, TrendPoint } from '@bunkhouse/api';
+import { LedgerFileQuery, LedgerQuery, LedgerResponse, TrendPoint } from '@bunkhouse/api';
 import { ApiQueryOf } from '../describe/queryOf.js';
 import { For } from '../crew/rights.js';
 import { REFUSED } from '../errors/refusals.js';
@@ -35,13 +35,13 @@ export class LedgerController {
 
   @Get('ledger.csv')
   @For('look')
-  @ApiQueryOf(LedgerQuery)
+  @ApiQueryOf(LedgerFileQuery)
   @ApiOperation({ summary: 'Everything that was asked for, as a file for a spreadsheet' })
   @ApiProduces('text/csv')
   @ApiOkResponse({ content: { 'text/csv': { schema: { type: 'string' } } } })
   @ApiBadRequestResponse(REFUSED)
-  csv(@Query() query: LedgerQuery): StreamableFile {
-    return new StreamableFile(Readable.from(ledgerCsv(this.ledger.rows(query))), {
+  csv(@Query() query: LedgerFileQuery): StreamableFile {
+    return new StreamableFile(Readable.from(ledgerCsv(this.ledger.rows(query), query)), {
       type: 'text/csv; charset=utf-8',
       disposition: 'attachment; filename="bunkhouse-ledger.csv"',
     });

@@ -1,39 +1,41 @@
-import type { LedgerRow } from '@bunkhouse/api';
-import Papa from 'papaparse';
+import type { FileQuery, LedgerRow } from '@bunkhouse/api';
+import { writtenFile } from '../writtenFile.js';
 
 /** The columns of the file, in their order, with the units in their names. */
-const COLUMNS: readonly (readonly [head: string, of: (row: LedgerRow) => string | number | null])[] = [
-  ['batch', ({ code }) => code],
-  ['recipe', ({ name }) => name],
-  ['recipe_version', ({ recipe }) => recipe?.version ?? null],
-  ['product', ({ product }) => product],
-  ['cut_from', ({ cutFrom }) => cutFrom],
-  ['school', ({ school }) => school],
-  ['started', ({ startedAt }) => startedAt],
-  ['ended', ({ endedAt }) => endedAt],
-  ['outcome', ({ outcome }) => outcome],
-  ['green_g', ({ greenG }) => round(greenG)],
-  ['pulled_g', ({ pulledG }) => round(pulledG)],
-  ['packed_g', ({ packedG }) => round(packedG)],
-  ['yield_percent', ({ yieldPercent }) => round(yieldPercent)],
-  ['nitrite_ppm', ({ nitritePpm }) => round(nitritePpm)],
-  ['pump_percent', ({ pumpPercent }) => round(pumpPercent)],
-  ['salt_percent', ({ saltPercent }) => round(saltPercent)],
-  ['cure_days', ({ cureDays }) => round(cureDays)],
-  ['thickness_mm', ({ thicknessMm }) => round(thicknessMm)],
-  ['soak_min', ({ soakMin }) => round(soakMin)],
-  ['taste', ({ taste }) => taste],
-  ['core_c', ({ coreC }) => round(coreC)],
-  ['deviations', ({ deviations }) => deviations],
-  ['materials_per_kg', ({ costPerKg }) => round(costPerKg)],
-  ['by', ({ by }) => by],
-];
-
-const round = (value: number | null): number | null => (value === null ? null : Number(value.toFixed(2)));
+function columns(written: ReturnType<typeof writtenFile>): readonly (readonly [head: string, of: (row: LedgerRow) => string | number | null])[] {
+  const { number, mass, length, perMass, temperature } = written;
+  return [
+    ['batch', ({ code }) => code],
+    ['recipe', ({ name }) => name],
+    ['recipe_version', ({ recipe }) => recipe?.version ?? null],
+    ['product', ({ product }) => product],
+    ['cut_from', ({ cutFrom }) => cutFrom],
+    ['school', ({ school }) => school],
+    ['started', ({ startedAt }) => startedAt],
+    ['ended', ({ endedAt }) => endedAt],
+    ['outcome', ({ outcome }) => outcome],
+    [`green_${mass.unit}`, ({ greenG }) => mass.of(greenG)],
+    [`pulled_${mass.unit}`, ({ pulledG }) => mass.of(pulledG)],
+    [`packed_${mass.unit}`, ({ packedG }) => mass.of(packedG)],
+    ['yield_percent', ({ yieldPercent }) => number(yieldPercent)],
+    ['nitrite_ppm', ({ nitritePpm }) => number(nitritePpm)],
+    ['pump_percent', ({ pumpPercent }) => number(pumpPercent)],
+    ['salt_percent', ({ saltPercent }) => number(saltPercent)],
+    ['cure_days', ({ cureDays }) => number(cureDays)],
+    [`thickness_${length.unit}`, ({ thicknessMm }) => length.of(thicknessMm)],
+    ['soak_min', ({ soakMin }) => number(soakMin)],
+    ['taste', ({ taste }) => taste],
+    [`core_${temperature.unit.toLowerCase()}`, ({ coreC }) => number(coreC === null ? null : temperature.shown(coreC))],
+    ['deviations', ({ deviations }) => deviations],
+    [`materials_per_${perMass.unit}`, ({ costPerKg }) => perMass.of(costPerKg)],
+    ['by', ({ by }) => by],
+  ];
+}
 
 /** The Ledger as a file for a spreadsheet, a part at a time. A cell that a spreadsheet would take for a formula is written as text. */
-export async function* ledgerCsv(parts: AsyncIterable<LedgerRow[]>): AsyncGenerator<string> {
-  const lines = (rows: (string | number | null)[][]) => `${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
-  yield lines([COLUMNS.map(([head]) => head)]);
-  for await (const rows of parts) yield lines(rows.map((row) => COLUMNS.map(([, of]) => of(row))));
+export async function* ledgerCsv(parts: AsyncIterable<LedgerRow[]>, how: FileQuery = {}): AsyncGenerator<string> {
+  const written = writtenFile(how);
+  const all = columns(written);
+  yield written.lines([all.map(([head]) => head)]);
+  for await (const rows of parts) yield written.lines(rows.map((row) => all.map(([, of]) => of(row))));
 }

@@ -260,6 +260,23 @@ describe('readings by hand, and out again', () => {
     expect(rows).toHaveLength(170);
     expect(rows.map((row) => row.slice(0, 24))).toEqual(lines.map((line) => line.at));
     expect(rows[0]).toBe(`${lines[0]?.at ?? ''},"'=HYPERLINK(""x"")","'+cmd",1,-2.00,-2.00`);
+    const american = {
+      channels: `${device.id}:1`,
+      from: new Date(at(0)).toISOString(),
+      to: new Date(at(169)).toISOString(),
+      temperature: 'F',
+      decimal: 'comma',
+    };
+    const [f, first] = (await http().get('/api/readings.csv').query(american)).text.split('\r\n');
+    expect(f).toBe('at;device;name;channel;F;trueF');
+    expect(first).toMatch(/;28,40;28,40$/);
+    expect(
+      (
+        await http()
+          .get('/api/readings.csv')
+          .query({ ...american, temperature: 'K' })
+      ).status,
+    ).toBe(400);
   });
 });
 

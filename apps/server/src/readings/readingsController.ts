@@ -30,6 +30,7 @@ import {
 } from '@nestjs/swagger';
 import {
   BroughtReadingsRequest,
+  type FileQuery,
   DeviceByRequest,
   DeviceRequest,
   isInstant,
@@ -156,13 +157,15 @@ export class ReadingsController {
   @ApiQuery({ name: 'channels', description: 'device:channel, several with commas between' })
   @ApiQuery({ name: 'from', description: 'ISO instant' })
   @ApiQuery({ name: 'to', description: 'ISO instant' })
+  @ApiQuery({ name: 'temperature', required: false, enum: ['C', 'F'] })
+  @ApiQuery({ name: 'decimal', required: false, enum: ['point', 'comma'], description: 'with commas, cells stand apart by semicolons' })
   @ApiProduces('text/csv')
   @ApiOkResponse({ content: { 'text/csv': { schema: { type: 'string' } } } })
   @ApiBadRequestResponse(REFUSED)
   csv(@Query() query: Record<string, unknown>): StreamableFile {
     const { channels, fromMs, toMs } = asked(query);
     const name = `readings-${new Date(fromMs).toISOString().slice(0, 10)}.csv`;
-    return new StreamableFile(Readable.from(this.readings.csv(channels, fromMs, toMs)), {
+    return new StreamableFile(Readable.from(this.readings.csv(channels, fromMs, toMs, howWritten(query))), {
       type: 'text/csv; charset=utf-8',
       disposition: `attachment; filename="${name}"`,
     });
@@ -191,6 +194,13 @@ export class ReadingsController {
     // Whoever watches asks again after a while: by then they may be signed out.
     return this.stream.watched().pipe(takeUntil(timer(WATCHED_MS)));
   }
+}
+
+/** How a file of readings is written. */
+function howWritten({ temperature = 'C', decimal = 'point' }: Record<string, unknown>): FileQuery {
+  if (temperature !== 'C' && temperature !== 'F') throw refused([{ field: 'temperature', message: 'Temperatures are C or F.' }]);
+  if (decimal !== 'point' && decimal !== 'comma') throw refused([{ field: 'decimal', message: 'A point or a comma.' }]);
+  return { temperature, decimal };
 }
 
 /** A query as it is meant, or the refusal. */

@@ -1,8 +1,7 @@
 import { DAY_MS } from '@bunkhouse/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { checkReading, OLDEST_MS, type CheckedReading, type ReadingsEvent, type SeriesResponse, type TakenResponse } from '@bunkhouse/api';
-import Papa from 'papaparse';
+import { checkReading, OLDEST_MS, type CheckedReading, type ReadingsEvent, type SeriesResponse, type TakenResponse, type FileQuery } from '@bunkhouse/api';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { ToolsService, type ChannelCorrection } from '../tools/toolsService.js';
@@ -10,14 +9,10 @@ import { DeviceEntity } from './deviceEntity.js';
 import { gather, stepFor } from './gather.js';
 import { READINGS_CHANNEL } from './readingsChannel.js';
 import { BLOCK_MS, blockOf, mergeBlock, readBlock, type Sample } from './readingBlock.js';
+import { writtenFile } from '../writtenFile.js';
 
 /** Points of a curve where nothing else is asked for: what a wide screen can show. */
 const USUAL_POINTS = 1200;
-
-/** `C` is what was handed in, `trueC` what it truly was by the thermometer's check. */
-const CSV_HEAD = ['at', 'device', 'name', 'channel', 'C', 'trueC'] as const;
-/** What a table program would take for a formula; a plain negative number is none. */
-const FORMULA = /^(?!-?\d+(\.\d+)?$)[=+\-@\t\r].*$/;
 
 interface Line {
   line: number;
@@ -74,13 +69,14 @@ export class ReadingsService {
   }
 
   /** Every reading of some channels between two instants, ms, as lines of CSV: a day at a time, so that a season needs no more memory than a day. */
-  async *csv(channels: readonly { device: string; channel: number }[], fromMs: number, toMs: number): AsyncGenerator<string> {
+  async *csv(channels: readonly { device: string; channel: number }[], fromMs: number, toMs: number, how: FileQuery = {}): AsyncGenerator<string> {
+    const { temperature, fixed, lines: written } = writtenFile(how);
     const devices = await this.dataSource.getRepository(DeviceEntity).find({ where: { id: In([...new Set(channels.map(({ device }) => device))]) } });
     const nameOf = new Map<string, readonly [string, string]>(
       devices.flatMap(({ id, name, channels: own }) => own.map((channel) => [`${id}:${channel.channel}`, [name, channel.name]] as const)),
     );
     const truly = await this.corrections(channels);
-    yield `${CSV_HEAD.join(',')}\r\n`;
+    yield written([['at', 'device', 'name', 'channel', temperature.unit, `true${temperature.unit}`]]);
     for (let day = fromMs; day < toMs; day += DAY_MS) {
       const until = Math.min(toMs, day + DAY_MS);
       const rows = await this.blocks(channels, day, until);
@@ -95,11 +91,10 @@ export class ReadingsService {
           new Date(at).toISOString(),
           ...(nameOf.get(key) ?? ['', '']),
           channel,
-          C.toFixed(2),
-          (truly.get(key)?.(C, at) ?? C).toFixed(2),
+          fixed(temperature.shown(C), 2),
+          fixed(temperature.shown(truly.get(key)?.(C, at) ?? C), 2),
         ]);
-      // A name that begins like a formula is no formula for whoever opens the file.
-      if (lines.length > 0) yield `${Papa.unparse(lines, { escapeFormulae: FORMULA })}\r\n`;
+      if (lines.length > 0) yield written(lines);
     }
   }
 

@@ -8,6 +8,7 @@ import { usePreferences, type Preferences } from '../../shell/preferences';
 import { digits, inWords, tagWeight } from '../../shell/quantities';
 import { dayWithYear } from '../../shell/times';
 import { PRODUCT_NAMES, VERDICT_WORDS } from '../../shell/tradeWords';
+import { languageHere } from '../../shell/language';
 
 interface Column {
   sort: LedgerSort | null;
@@ -74,7 +75,11 @@ export function Ledger() {
           <Link className="btn" to={`/ledger/trends?${narrowed(asked)}`}>
             Trends
           </Link>
-          <a className="btn quiet" href={`/api/ledger.csv?${asked.toString()}`} download>
+          <a
+            className="btn quiet"
+            href={`/api/ledger.csv?${asked.toString()}&system=${preferences.system}&temperature=${preferences.temperature}&decimal=${languageHere().decimal}`}
+            download
+          >
             Save as CSV
           </a>
           <Link className="btn quiet" to="/ledger/file">

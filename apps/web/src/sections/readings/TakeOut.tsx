@@ -3,10 +3,13 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useDevices } from '../../data/readings';
 import { Glyph } from '../../shell/glyphs';
+import { languageHere } from '../../shell/language';
+import { usePreferences } from '../../shell/preferences';
 
 /** Takes readings of a device out: each of them as CSV, or gathered as JSON. */
 export function TakeOut() {
   const { data: devices = [] } = useDevices();
+  const { temperature } = usePreferences();
   const [device, setDevice] = useState('');
   const [from, setFrom] = useState(dayjs().subtract(1, 'day').format('YYYY-MM-DDTHH:mm'));
   const [to, setTo] = useState(dayjs().format('YYYY-MM-DDTHH:mm'));
@@ -32,7 +35,7 @@ export function TakeOut() {
     <section className="panel" aria-label="Take readings out">
       <div className="ph">
         <h2>Take readings out</h2>
-        <span className="aside">times universal, °C</span>
+        <span className="aside">times universal, {temperature === 'F' ? '°F' : '°C'}</span>
       </div>
       <div className="pad">
         <div className="format-row">
@@ -63,7 +66,7 @@ export function TakeOut() {
         )}
         {query !== null && (
           <p className="words-act">
-            <a className="btn" href={`/api/readings.csv?${query}`} download>
+            <a className="btn" href={`/api/readings.csv?${query}&temperature=${temperature}&decimal=${languageHere().decimal}`} download>
               <Glyph name="down" />
               Every reading, as CSV
             </a>
