@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bookLines, replay, type BatchRecord } from '@bunkhouse/core';
+import { bookLines, replay, type BatchRecord, type BookLine } from '@bunkhouse/core';
 
 /** Logs and books as this program wrote them at each of its earlier shapes, with what they came to. See docs/formats.md. */
 const KEPT = join(import.meta.dirname, '../kept');
@@ -21,7 +21,7 @@ function comesTo(record: BatchRecord, at: number): Figures {
   const state = replay(record, at);
   const { applies } = state.figures.nitrite;
   return {
-    ...Object.fromEntries(bookLines(record, state).map(({ key, actual }) => [key, actual])),
+    ...Object.fromEntries(bookLines(record, state).map(({ key, actual }) => [key, plainly(actual)])),
     outcome: state.outcome,
     salt: state.figures.salt.value,
     nitriteLow: applies.low,
@@ -30,6 +30,9 @@ function comesTo(record: BatchRecord, at: number): Figures {
     steps: state.steps.map(({ spec, status }) => `${spec.id} ${status}`).join(', '),
   };
 }
+
+/** What is said rather than counted was kept as it is said plainly. */
+const plainly = (value: BookLine['actual']): Figures[string] => (typeof value === 'object' && value !== null ? value.message : value);
 
 const rounded = (of: Figures): Figures =>
   Object.fromEntries(Object.entries(of).map(([key, value]) => [key, typeof value === 'number' ? Number(value.toPrecision(9)) : value]));

@@ -3,6 +3,7 @@ export { writtenOut, type Message } from './say/message.js';
 export { PLAIN, type Reader } from './say/reader.js';
 export { asWritten } from './say/asWritten.js';
 export { ENGLISH } from './say/english/english.js';
+export { QUANTITY_STYLES, writtenQuantity, type QuantityStyle } from './say/quantity.js';
 export { PASTED_WORDS } from './say/english/pasted.js';
 export { SHEET_WORDS } from './say/english/sheet.js';
 export { MINUTE_MS, HOUR_MS, DAY_MS, HOUR_S, DAY_S, DAY_MIN } from './clock/spans.js';

@@ -1,6 +1,7 @@
 import { ENGLISH, PASTED_WORDS, PLAIN, SHEET_WORDS, type Message } from '@bunkhouse/core';
 import { IntlMessageFormat } from 'intl-messageformat';
 import { sayTo } from './sayTo.js';
+import { withQuantities } from './withQuantities.js';
 
 test('a sentence within a sentence is said to the same reader; what somebody wrote stands', () => {
   const why: Message = { code: 'water-above', args: { boilsC: 100 }, message: 'Water does not get hotter than 100 °C.' };
@@ -35,4 +36,13 @@ describe.each(Object.entries({ ...ENGLISH, ...PASTED_WORDS, ...SHEET_WORDS }))('
     // What is read in one unit and typed in the other names both.
     if (!/typed as|Did it show/.test(template)) expect(template).not.toMatch(/°[CF]|\d (g|kg|mm|lb)\b/);
   });
+});
+
+test('a text that names its quantities is read in the units of its reader, and one that names none stands', () => {
+  const american = { ...PLAIN, system: 'us', temperature: 'F', decimal: ',' } as const;
+  const text = 'Whole pork: {63 C}, then {3 min} of rest. A crate holds {10000 g}. Never above {-2.5 C1}.';
+  expect(withQuantities(text, PLAIN)).toBe('Whole pork: 63 °C, then 3 min of rest. A crate holds 10000 g. Never above \u22122.5 °C.');
+  expect(withQuantities(text, american)).toBe('Whole pork: 145 °F, then 3 min of rest. A crate holds 22,05 lb. Never above 27,5 °F.');
+  expect(withQuantities('Keep it dry.', american)).toBe('Keep it dry.');
+  expect(() => withQuantities('{63 celsius}', PLAIN)).toThrow('No quantity is written as {63 celsius}.');
 });

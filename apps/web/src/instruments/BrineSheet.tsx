@@ -12,10 +12,11 @@ import {
 } from '@bunkhouse/core';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../shell/preferences';
-import { digits, inWords, type Quantity } from '../shell/quantities';
+import { digits, inWords, type Quantity, perMeat, fewDigits } from '../shell/quantities';
 import { Float } from './Float';
 import { HotAndIce } from './HotAndIce';
 import { Working } from './Working';
+import { cureName } from '../shell/tradeWords';
 
 /** What to weigh into a bucket, and how strong it comes out. Spice goes into what the meat lies in, by the weight of the meat. */
 export function BrineSheet({ figures, design, process, facts }: { figures: BrineFigures; design: BatchDesign; process?: Process; facts?: BatchFacts }) {
@@ -27,14 +28,14 @@ export function BrineSheet({ figures, design, process, facts }: { figures: Brine
     { name: 'Sugar', grams: brine.sugarG, quantity: 'mass', step: design.meatScaleStepG },
     ...(brine.id === 'pickle' || facts === undefined ? [] : (process?.usual.spices ?? [])).map(({ name, gPerKg }) => ({
       name,
-      note: `${digits(gPerKg, 1)} g for each kg of meat`,
+      note: perMeat(gPerKg, preferences),
       grams: (gPerKg * sum(facts?.greenG ?? {})) / 1000,
       quantity: 'smallMass' as const,
       step: design.cureScaleStepG,
     })),
     {
-      name: design.cure.name,
-      note: `${design.cure.nitritePercent} % nitrite`,
+      name: cureName(design.cure.name),
+      note: `${fewDigits(design.cure.nitritePercent)} % nitrite`,
       grams: brine.cureG,
       quantity: 'smallMass',
       step: design.cureScaleStepG,

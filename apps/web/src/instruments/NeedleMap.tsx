@@ -1,11 +1,13 @@
 import { thicknessMm, widthMm, type PumpMap, type Section } from '@bunkhouse/core';
-import { digits } from '../shell/quantities';
+import { atSite } from '../shell/quantities';
+import { usePreferences } from '../shell/preferences';
 
 const WIDTH = 480;
 const HEIGHT = 190;
 
 /** Where the needle goes in: on the section, and along the piece. */
 export function NeedleMap({ map, section, lengthMm, mLPerSite }: { map: PumpMap; section: Section; lengthMm: number; mLPerSite: number }) {
+  const preferences = usePreferences();
   const wide = widthMm(section);
   const high = thicknessMm(section);
   const perMm = Math.min((WIDTH - 40) / (wide + lengthMm), (HEIGHT - 40) / high);
@@ -18,7 +20,7 @@ export function NeedleMap({ map, section, lengthMm, mLPerSite }: { map: PumpMap;
       className="needle-map"
       viewBox={`0 0 ${WIDTH} ${high * perMm + 34}`}
       role="img"
-      aria-label={`Needle sites: ${across.length} across, ${map.alongMm.length} along, ${both ? 'from both sides' : 'from one side'}, ${map.sites} in all, ${digits(mLPerSite, 1)} mL at each`}
+      aria-label={`Needle sites: ${across.length} across, ${map.alongMm.length} along, ${both ? 'from both sides' : 'from one side'}, ${map.sites} in all, ${atSite(mLPerSite, preferences)} at each`}
     >
       {section.shape === 'round' || section.shape === 'ellipse' ? (
         <ellipse cx={centre.x} cy={centre.y} rx={(wide * perMm) / 2} ry={(high * perMm) / 2} fill="var(--fat)" stroke="var(--ink)" strokeWidth={1.8} />

@@ -5,6 +5,7 @@ import { GuideLink } from '../shell/GuideLink';
 import { digits } from '../shell/quantities';
 import { Hero } from './Hero';
 import { Working } from './Working';
+import { useSay } from '../shell/reader';
 
 const WIDTH = 380;
 const INSET = 8;
@@ -25,13 +26,14 @@ export function NitriteGauge({
   /** while a question about the recipe is open, only the range is said */
   open?: boolean;
 }) {
-  const { applies, judgement, because, others } = nitrite;
+  const say = useSay();
+  const { applies, judgement, why, others } = nitrite;
   const half = (applies.high - applies.low) / 2;
   return (
     <section className="panel nitrite-panel" aria-label="Ingoing nitrite">
       <div className="nitrite-top">
         <Hero
-          label={`Ingoing nitrite, ${applies.label.toLowerCase()}`}
+          label={`Ingoing nitrite, ${say(applies.said.label).toLowerCase()}`}
           value={
             open ? `${digits(applies.low, 0)} to ${digits(applies.high, 0)}` : digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)
           }
@@ -48,11 +50,11 @@ export function NitriteGauge({
         <ul>
           {others.map((other) => (
             <li key={other.id}>
-              {other.label}: <b>{digits(other.value, 1)} ppm</b>
+              {say(other.said.label)}: <b>{digits(other.value, 1)} ppm</b>
             </li>
           ))}
           <li className="note">
-            {because} <GuideLink to="judged" of="Which figure is judged" />
+            {say(why)} <GuideLink to="judged" of="Which figure is judged" />
           </li>
           <li className="note">
             {ruleSet === 'house' ? 'House rules' : RULE_SETS[ruleSet].name}, {weighed ? 'from your weights' : 'as planned'}. Check your own code.

@@ -1,6 +1,6 @@
 import { deepestMm, pumpMap, type Piece, type PiecePump, type School } from '@bunkhouse/core';
 import { usePreferences } from '../shell/preferences';
-import { digits, inWords } from '../shell/quantities';
+import { digits, inWords, atSite } from '../shell/quantities';
 import { Hero } from './Hero';
 import { NeedleMap } from './NeedleMap';
 import { Working } from './Working';
@@ -51,7 +51,7 @@ export function PumpPanel({ pump, school, pieces, needles }: { pump: PiecePump[]
             <div>
               <dt>Needle sites</dt>
               <dd>
-                {plan.sites}, {digits(plan.mLPerSite, 1)} mL each
+                {plan.sites}, {atSite(plan.mLPerSite, preferences)} each
               </dd>
             </div>
           </dl>

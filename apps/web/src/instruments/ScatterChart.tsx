@@ -4,6 +4,7 @@ import { scaleLinear, scaleTime } from 'd3-scale';
 import { useNavigate } from 'react-router';
 import { PRODUCT_NAMES } from '../shell/tradeWords';
 import { useWidth } from './useWidth';
+import { decimalSign } from '../shell/language';
 
 export interface ScatterPoint {
   id: string;
@@ -170,5 +171,5 @@ function scaleOf(axis: Axis, values: readonly number[], range: [number, number])
   const room = Math.max((high - low) * 0.08, Math.abs(high) * 0.02, 0.1);
   const scale = scaleLinear([low - room, high + room], range).nice(TICKS);
   const format = scale.tickFormat(TICKS);
-  return { at: scale, ticks: scale.ticks(TICKS).map((value) => ({ at: value, word: format(value) })) };
+  return { at: scale, ticks: scale.ticks(TICKS).map((value) => ({ at: value, word: format(value).replace('.', decimalSign()) })) };
 }

@@ -2,6 +2,7 @@ import { pumpMap, thicknessMm, widthMm, type Section } from '@bunkhouse/core';
 import { contours, type ContourMultiPolygon } from 'd3-contour';
 import { useId, useMemo } from 'react';
 import { filled, fillPlan, type Depth } from './fillField';
+import { fewDigits } from '../shell/quantities';
 
 interface SectionPictureProps {
   section: Section;
@@ -86,7 +87,7 @@ export function SectionPicture({ section, width, height, cellMm, field, steps, s
       {section.closedSide !== undefined && <Skin section={section} w={w} h={h} />}
       {(numbered ? lines : []).map(({ value, x, y }) => (
         <text key={value} x={x} y={y} textAnchor="middle" className="line-value">
-          {value}
+          {fewDigits(value)}
         </text>
       ))}
     </svg>

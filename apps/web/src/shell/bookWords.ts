@@ -1,4 +1,4 @@
-import type { BookLine, BookUnit, FaceShares } from '@bunkhouse/core';
+import type { BookLine, BookUnit, FaceShares, Message } from '@bunkhouse/core';
 import { digits, inWords } from './quantities';
 import type { Preferences } from './preferences';
 import { SCHOOL_WORDS, VERDICT_WORDS } from './tradeWords';
@@ -19,9 +19,10 @@ const WORDS: Readonly<Record<string, string>> = {
 };
 
 /** A cell of the book: `2 600 g`, `right`, or a dash. */
-export function bookCell(value: number | string | null, unit: BookLine['unit'], shown: Preferences): string {
+export function bookCell(value: BookLine['actual'], unit: BookLine['unit'], shown: Preferences, say: (message: Message) => string): string {
   if (value === null) return '–';
-  if (typeof value === 'string') return unit === '%' ? `${value} %` : (WORDS[value] ?? value);
+  if (typeof value === 'object') return say(value);
+  if (typeof value === 'string') return WORDS[value] ?? value;
   if (unit === 'g' || unit === 'mm' || unit === 'C') return inWords(value, QUANTITIES[unit], shown);
   const [sign, places] = unit === null ? ['', 2] : SIGNS[unit];
   return `${digits(value, places)} ${sign}`.trim();

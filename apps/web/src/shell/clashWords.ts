@@ -1,20 +1,31 @@
 import type { Clash, DesignChanges, Moved, Proposal, Resource, Wish } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { span } from './times';
+import type { Preferences } from './preferences';
+import { fewDigits, inWords } from './quantities';
 
 export const when = (at: string): string => dayjs(at).format('ddd D MMM, HH:mm');
 /** From one time to another, the day said once. */
 const fromTo = (from: string, to: string, between: string): string =>
   dayjs(from).isSame(to, 'day') ? `${when(from)}${between}${dayjs(to).format('HH:mm')}` : `${when(from)}${between}${when(to)}`;
 
-const gapWords = (h: number): string => (h >= 48 ? `${Number((h / 24).toFixed(1))} days` : `${Number(h.toFixed(2))} h`);
+const gapWords = (h: number): string => (h >= 48 ? `${fewDigits(h / 24, 1)} days` : `${fewDigits(h)} h`);
 
 /** A store's measure. */
 export const STORE_UNITS = { refrigerator: 'L', smoker: 'racks', tub: 'tubs' } as const;
+
+/** So much of a store: litres or gallons, racks, tubs. */
+export const ofStore = (amount: number, unit: string, shown: Pick<Preferences, 'system' | 'temperature'>): string =>
+  unit === STORE_UNITS.refrigerator ? inWords(amount, 'room', shown) : `${fewDigits(amount, 1)} ${unit}`.trim();
 const HOLD_WORDS: Readonly<Record<string, string>> = { tub: 'tub', cure: 'cure', dry: 'drying', smoke: 'smoke', chill: 'chill' };
 
 /** A clash in a sentence or two: what, when, and who with whom. */
-export function clashWords(clash: Clash, codeOf: (id: string) => string, resources: readonly Resource[]): { title: string; text: string } {
+export function clashWords(
+  clash: Clash,
+  codeOf: (id: string) => string,
+  resources: readonly Resource[],
+  shown: Pick<Preferences, 'system' | 'temperature'>,
+): { title: string; text: string } {
   const codes = 'batches' in clash ? clash.batches.map(codeOf).join(', ') : codeOf(clash.batch);
   const resource = 'resource' in clash ? resources.find(({ id }) => id === clash.resource) : undefined;
   const name = resource?.name ?? '';
@@ -23,7 +34,7 @@ export function clashWords(clash: Clash, codeOf: (id: string) => string, resourc
     case 'full': {
       const unit = resource === undefined ? '' : STORE_UNITS[resource.kind];
       const alone = clash.batches.length === 1 ? 'More than it holds at all. ' : '';
-      return { title: `${name} overfull`, text: `${time}: ${Number(clash.most.toFixed(1))} ${unit} of ${clash.capacity}. ${alone}${codes}.` };
+      return { title: `${name} overfull`, text: `${time}: ${ofStore(clash.most, unit, shown)} of ${ofStore(clash.capacity, unit, shown)}. ${alone}${codes}.` };
     }
     case 'closed':
       return { title: `${name} out of order`, text: `${time}: ${codes}. ${clash.why}`.trim() };

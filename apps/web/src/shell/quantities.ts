@@ -2,8 +2,8 @@ import { convert, type Unit } from '@bunkhouse/core';
 import { decimalSign } from './language';
 import type { Preferences } from './preferences';
 
-/** What a number is of. The number itself is always kept in g, mm, °C or mL. */
-export type Quantity = 'mass' | 'smallMass' | 'length' | 'temperature' | 'volume';
+/** What a number is of. The number itself is always kept in g, mm, °C, mL, or L for the room in a store. */
+export type Quantity = 'mass' | 'smallMass' | 'length' | 'temperature' | 'volume' | 'room';
 
 type Shown = Pick<Preferences, 'system' | 'temperature'>;
 
@@ -19,6 +19,7 @@ const SCALES: Record<Quantity, { base: Unit; metric: Scale; us: Scale }> = {
   smallMass: { base: 'g', metric: { unit: 'g', sign: 'g', decimals: 1 }, us: { unit: 'oz', sign: 'oz', decimals: 3 } },
   length: { base: 'mm', metric: { unit: 'mm', sign: 'mm', decimals: 0 }, us: { unit: 'in', sign: 'in', decimals: 2 } },
   volume: { base: 'mL', metric: { unit: 'mL', sign: 'mL', decimals: 0 }, us: { unit: 'flozUS', sign: 'fl oz', decimals: 1 } },
+  room: { base: 'L', metric: { unit: 'L', sign: 'L', decimals: 0 }, us: { unit: 'galUS', sign: 'gal', decimals: 0 } },
   temperature: { base: 'C', metric: { unit: 'C', sign: '°C', decimals: 1 }, us: { unit: 'F', sign: '°F', decimals: 1 } },
 };
 
@@ -40,6 +41,9 @@ export const toKept = (value: number, quantity: Quantity, shown: Shown): number 
   return convert(value, unit, base);
 };
 
+/** g for each kg, in ounces for each pound */
+const OZ_PER_LB = 16 / 1000;
+
 const THIN = '\u202f';
 
 /** Digits with thin gaps at the thousands: 3 990. */
@@ -49,6 +53,19 @@ export function digits(value: number, decimals: number): string {
   const sign = Number(value.toFixed(decimals)) < 0 ? '\u2212' : '';
   return `${sign}${gapped}${part === undefined ? '' : `${decimalSign()}${part}`}`;
 }
+
+/** Digits with so many decimals at the most: `2.3`, `150`. */
+export function fewDigits(value: number, most = 2): string {
+  const part = String(Number(Math.abs(value).toFixed(most))).split('.')[1] ?? '';
+  return digits(value, part.length);
+}
+
+/** So much for so much meat: `1.3 g for each kg of meat`, `0.021 oz for each lb of meat`. */
+export const perMeat = (gPerKg: number, { system }: Shown): string =>
+  system === 'us' ? `${fewDigits(gPerKg * OZ_PER_LB, 3)} oz for each lb of meat` : `${fewDigits(gPerKg, 1)} g for each kg of meat`;
+
+/** What is put in at a needle site. */
+export const atSite = (mL: number, shown: Shown): string => inWords(mL, 'volume', shown, shown.system === 'us' ? 2 : 1);
 
 /** A quantity in words: `3 990 g`, `8.8 lb`, `3.5 °C`. */
 export function inWords(value: number, quantity: Quantity, shown: Shown, decimals?: number): string {

@@ -1,5 +1,5 @@
 import { ENGLISH, type Message } from '@bunkhouse/core';
-import { sayTo } from '@bunkhouse/words';
+import { sayTo, withQuantities } from '@bunkhouse/words';
 import { createContext, useContext, useMemo } from 'react';
 import { readerHere } from './here';
 import { usePreferences } from './preferences';
@@ -12,4 +12,13 @@ export function useSay(): (message: Message) => string {
   const { system, temperature } = usePreferences();
   const sentences = useContext(Sentences);
   return useMemo(() => sayTo(readerHere({ system, temperature }), sentences), [system, temperature, sentences]);
+}
+
+/** A text of ours with its quantities, `{63 C}`, as whoever holds this device reads them. */
+export function useWritten(): (text: string) => string {
+  const { system, temperature } = usePreferences();
+  return useMemo(() => {
+    const reader = readerHere({ system, temperature });
+    return (text) => withQuantities(text, reader);
+  }, [system, temperature]);
 }

@@ -1,4 +1,5 @@
-import type { BenchSchool, Product, Verdict } from '@bunkhouse/core';
+import { CURING_SALT_05, CURING_SALT_06, type BenchSchool, type CureMix, type Product, type Verdict } from '@bunkhouse/core';
+import { fewDigits } from './quantities';
 
 export const PRODUCT_NAMES: Readonly<Record<Product, string>> = {
   'canadian-bacon': 'Canadian bacon',
@@ -13,7 +14,7 @@ export const PRODUCT_NAMES: Readonly<Record<Product, string>> = {
 
 /** Each school by its name and by what it trades off. */
 export const SCHOOL_WORDS: Readonly<Record<BenchSchool, readonly [name: string, says: string]>> = {
-  equilibrium: ['By weight, until even', 'It lies until meat and brine are even: it cannot become too salty, and the ppm is known. Slow above 70 mm.'],
+  equilibrium: ['By weight, until even', 'It lies until meat and brine are even: it cannot become too salty, and the ppm is known. Slow in thick pieces.'],
   bag: ['In a bag, with little water', 'An even cure with just enough water to reach every side. Turn it daily; what stays in the bag counts as brine.'],
   pumpAndCover: [
     'Pump, and a cover of its own',
@@ -39,3 +40,13 @@ export const SCHOOL_WORDS: Readonly<Record<BenchSchool, readonly [name: string, 
 
 /** What a cook says of a fried slice. */
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { bland: 'bland', right: 'right', salty: 'salty', 'too-salty': 'too salty' };
+
+/** What a cure is called: its name may hold a number. */
+export const cureName = (name: string): string => {
+  const curing = [CURING_SALT_05, CURING_SALT_06].find((mix) => mix.name === name);
+  return curing === undefined ? name : `Curing salt ${fewDigits(curing.nitritePercent)} %`;
+};
+
+/** `Cure #1, 6.25 % nitrite` */
+export const cureInWords = ({ name, nitritePercent }: Pick<CureMix, 'name' | 'nitritePercent'>): string =>
+  `${cureName(name)}, ${fewDigits(nitritePercent)} % nitrite`;

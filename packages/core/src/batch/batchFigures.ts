@@ -5,7 +5,7 @@ import { saltPercentToSalometer } from '../brine/salometer.js';
 import { pumpPlan, type PumpPlan } from '../pump/pumpPlan.js';
 import { over, plus, scaled, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from '../log/batchDesign.js';
-import { BRINE_NAMES, inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
+import { inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
 import { figureSays } from '../say/english/figures.js';
 import type { Message } from '../say/message.js';
 import { asFigure, SALT_SOURCE, STRENGTH_SOURCE, type Figure } from '../units/figure.js';

@@ -31,9 +31,7 @@ function clockFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
   const byPickUp = pickUpFigure(
     brine,
     pickUp.percent,
-    pickUp.weighed
-      ? figureSays('fig-pick-up-weighed', { percent: pickUp.percent })
-      : figureSays('fig-pick-up-taken', { percent: USUAL_PICK_UP_PERCENT }),
+    pickUp.weighed ? figureSays('fig-pick-up-weighed', { percent: pickUp.percent }) : figureSays('fig-pick-up-taken', { percent: USUAL_PICK_UP_PERCENT }),
   );
   const pieces = inBrine(design.pieces, facts);
   const atPulls = (pieces.length > 0 ? pieces : design.pieces).map((piece) =>

@@ -3,12 +3,15 @@ import type { AnyInputName } from '../steps/values.js';
 import type { SingleStepId } from '../log/stepId.js';
 import { isByTheClock } from '../batch/design.js';
 import { sum } from '../batch/batchFacts.js';
-import { programText } from '../recipes/cookProgram.js';
+import { programSaid } from '../recipes/cookProgram.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, Closing } from '../batch/batchState.js';
 import type { Station } from '../steps/station.js';
 import { thicknessMm } from '../section/section.js';
+import { bookSays } from '../say/english/book.js';
+import { asWritten } from '../say/asWritten.js';
+import type { Message } from '../say/message.js';
 import { deviations } from './deviations.js';
 
 /** What a number of the book is of: how it is shown. */
@@ -19,10 +22,45 @@ export interface BookLine {
   key: string;
   station: Station;
   name: string;
+  /** the name, to be said to whoever reads */
+  said: Message;
   unit: BookUnit | null;
-  planned: number | string | null;
-  actual: number | string | null;
+  planned: BookValue;
+  actual: BookValue;
 }
+
+/** A number, one of a choice, or what is said. */
+type BookValue = number | string | Message | null;
+
+const LINE_CODES = {
+  recipe: 'record-recipe',
+  pieces: 'record-pieces',
+  green: 'record-green',
+  trim: 'record-trim',
+  through: 'record-through',
+  school: 'record-school',
+  salt: 'record-salt',
+  sugar: 'record-sugar',
+  nitrite: 'record-nitrite',
+  pump: 'record-pump',
+  days: 'record-days',
+  pulled: 'record-pulled',
+  cold: 'record-cold',
+  soak: 'record-soak',
+  taste: 'record-taste',
+  dry: 'record-dry',
+  dried: 'record-dried',
+  program: 'record-program',
+  fire: 'record-fire',
+  core: 'record-core',
+  'gate 1': 'record-gate-1',
+  'gate 2': 'record-gate-2',
+  packed: 'record-packed',
+  yield: 'record-yield',
+  'cold core': 'record-cold-core',
+  deviations: 'record-deviations',
+} as const;
+type LineKey = keyof typeof LINE_CODES;
 
 /** Everything about a batch that may differ from another, in the order of the work. */
 export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
@@ -41,73 +79,60 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
   };
   const { school } = design;
   const pumped = figures.pump.filter(({ weighed }) => weighed).map(({ percent }) => percent.value);
-  const line = (station: Station, key: string, name: string, unit: BookUnit | null, plan: BookLine['planned'], actual: BookLine['actual']): BookLine => ({
-    key,
-    station,
-    name,
-    unit,
-    planned: plan,
-    actual,
-  });
+  const line = (station: Station, key: LineKey, unit: BookUnit | null, plan: BookValue, actual: BookValue): BookLine => {
+    const said = bookSays(LINE_CODES[key]);
+    return { key, station, name: said.message, said, unit, planned: plan, actual };
+  };
   const whole = (values: Record<string, number>) => (Object.keys(values).length === 0 ? null : sum(values));
   const curedH = hours('meat-in', 'pull');
   const soakedH = hours('soak-in', 'soak-out');
   const plannedSoakH = plannedHours('soak-in', 'soak-out');
   const core = closing('core');
   return [
-    line('prep', 'recipe', 'Recipe', null, null, `${process.name}${process.recipe === undefined ? '' : `, version ${process.recipe.version}`}`),
-    line('prep', 'pieces', 'Pieces', 'count', record.design.pieces.length, state.pieces.length),
-    line('prep', 'green', 'Green weight', 'g', sum(planned.facts.greenG), facts.greenWeighed ? sum(facts.keptGreenG) : null),
-    line('prep', 'trim', 'Cut away', 'g', null, facts.trimmedOffG > 0 ? facts.trimmedOffG : null),
-    line('prep', 'through', 'Thickest', 'mm', null, Math.max(...design.pieces.map(({ section }) => thicknessMm(section)))),
-    line('cure', 'school', 'School', null, record.design.school.kind, school.kind),
+    line('prep', 'recipe', null, null, recipeSaid(process)),
+    line('prep', 'pieces', 'count', record.design.pieces.length, state.pieces.length),
+    line('prep', 'green', 'g', sum(planned.facts.greenG), facts.greenWeighed ? sum(facts.keptGreenG) : null),
+    line('prep', 'trim', 'g', null, facts.trimmedOffG > 0 ? facts.trimmedOffG : null),
+    line('prep', 'through', 'mm', null, Math.max(...design.pieces.map(({ section }) => thicknessMm(section)))),
+    line('cure', 'school', null, record.design.school.kind, school.kind),
     line(
       'cure',
       'salt',
-      'Salt when even',
       '%',
       isByTheClock(record.design.school) ? null : record.design.saltPercent,
       facts.brines.every(({ weighed }) => weighed) ? figures.salt.value : null,
     ),
-    line('cure', 'sugar', 'Sugar, of meat and water', '%', record.design.sugarPercent, null),
-    line(
-      'cure',
-      'nitrite',
-      'Nitrite, ingoing',
-      'ppm',
-      record.design.nitritePpm,
-      facts.brines.some(({ weighed }) => weighed) ? figures.nitrite.applies.value : null,
-    ),
-    line('cure', 'pump', 'Pumped, of green', '%', school.kind === 'pumpAndCover' ? school.pumpPercent + school.repumpPercent : null, mean(pumped)),
-    line('cure', 'days', 'Days of cure', 'd', record.design.cureDays, curedH === null ? null : curedH / 24),
-    line('cure', 'pulled', 'Pulled weight', 'g', null, whole(facts.pulledG)),
-    line('cure', 'cold', 'Refrigerator, warmest read', 'C', design.coldC ?? null, extreme(standing, 'coldC', Math.max)),
-    line('soak', 'soak', 'Soak', 'min', plannedSoakH === null ? null : plannedSoakH * 60, soakedH === null ? null : soakedH * 60),
-    line('soak', 'taste', 'Fried slice, last word', null, null, lastTaste(standing)),
-    line('dry', 'dry', 'Drying', 'h', plannedHours('rack', 'pellicle'), hours('rack', 'pellicle')),
-    line('dry', 'dried', 'Dried weight', 'g', null, whole(facts.driedG)),
-    line('smoke', 'program', 'Program', null, programText(process.program ?? []), programText(design.program ?? process.program ?? [])),
-    line('cook', 'fire', 'On the fire', 'h', plannedHours('meat-on', 'core'), hours('meat-on', 'core')),
-    line('cook', 'core', 'Core, lowest place', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(state.step('core')?.read ?? core.values) : null),
-    ...gateLines(state).map(({ key, name, limitH, actual }) => line('chill', key, name, 'h', limitH, actual)),
-    line('pack', 'packed', 'Packed weight', 'g', null, facts.packedG),
-    line('pack', 'yield', 'Yield, of green', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),
-    line('pack', 'cold core', 'Core before slicing', 'C', null, warmestAt(closing('pack'))),
-    line('pack', 'deviations', 'Deviations', 'count', null, deviations(record, state).length),
+    line('cure', 'sugar', '%', record.design.sugarPercent, null),
+    line('cure', 'nitrite', 'ppm', record.design.nitritePpm, facts.brines.some(({ weighed }) => weighed) ? figures.nitrite.applies.value : null),
+    line('cure', 'pump', '%', school.kind === 'pumpAndCover' ? school.pumpPercent + school.repumpPercent : null, mean(pumped)),
+    line('cure', 'days', 'd', record.design.cureDays, curedH === null ? null : curedH / 24),
+    line('cure', 'pulled', 'g', null, whole(facts.pulledG)),
+    line('cure', 'cold', 'C', design.coldC ?? null, extreme(standing, 'coldC', Math.max)),
+    line('soak', 'soak', 'min', plannedSoakH === null ? null : plannedSoakH * 60, soakedH === null ? null : soakedH * 60),
+    line('soak', 'taste', null, null, lastTaste(standing)),
+    line('dry', 'dry', 'h', plannedHours('rack', 'pellicle'), hours('rack', 'pellicle')),
+    line('dry', 'dried', 'g', null, whole(facts.driedG)),
+    line('smoke', 'program', null, programSaid(process.program ?? []), programSaid(design.program ?? process.program ?? [])),
+    line('cook', 'fire', 'h', plannedHours('meat-on', 'core'), hours('meat-on', 'core')),
+    line('cook', 'core', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(state.step('core')?.read ?? core.values) : null),
+    ...gateLines(state).map(({ key, limitH, actual }) => line('chill', key, 'h', limitH, actual)),
+    line('pack', 'packed', 'g', null, facts.packedG),
+    line('pack', 'yield', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),
+    line('pack', 'cold core', 'C', null, warmestAt(closing('pack'))),
+    line('pack', 'deviations', 'count', null, deviations(record, state).length),
   ];
 }
 
 /** The two gates, each by its slowest piece: hours where all are proven, else what the worst of them is. */
-function gateLines({ cooling }: BatchState): { key: string; name: string; limitH: number; actual: number | string | null }[] {
+function gateLines({ cooling }: BatchState): { key: LineKey; limitH: number; actual: BookValue }[] {
   const steps = [...new Set(cooling.map(({ stepId }) => stepId))];
   return steps.map((stepId, i) => {
     const own = cooling.filter((gate) => gate.stepId === stepId);
     const isProven = own.every(({ tookH }) => tookH !== null);
     return {
-      key: `gate ${i + 1}`,
-      name: i === 0 ? 'First chill gate' : 'Second chill gate',
+      key: i === 0 ? 'gate 1' : 'gate 2',
       limitH: Math.min(...own.map(({ limitH }) => limitH)),
-      actual: isProven ? Math.max(...own.map(({ tookH }) => tookH ?? 0)) : own.some(({ state }) => state === 'notShown') ? 'not shown' : null,
+      actual: isProven ? Math.max(...own.map(({ tookH }) => tookH ?? 0)) : own.some(({ state }) => state === 'notShown') ? bookSays('not-shown') : null,
     };
   });
 }
@@ -123,17 +148,20 @@ export function sideBySide(
     if (one === undefined) return [];
     const cells = found.map((line) => ({ planned: line?.planned ?? null, actual: line?.actual ?? null }));
     const said = new Set(cells.map(({ planned, actual }) => `${shownSame(planned)} ${shownSame(actual)}`));
-    return [{ key, station: one.station, name: one.name, unit: one.unit, cells, differs: said.size > 1 }];
+    return [{ key, station: one.station, name: one.name, said: one.said, unit: one.unit, cells, differs: said.size > 1 }];
   });
 }
 
 /** Numbers that are shown alike are alike. */
-const shownSame = (value: number | string | null): string => (typeof value === 'number' ? value.toPrecision(3) : String(value));
+const shownSame = (value: BookValue): string => (typeof value === 'number' ? value.toPrecision(3) : typeof value === 'object' ? (value?.message ?? '') : value);
 
 const mean = (values: readonly number[]): number | null => (values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length);
 
-const packedShare = (share: { low: number; high: number } | undefined): string | null =>
-  share === undefined ? null : `${Math.round(share.low * 100)} to ${Math.round(share.high * 100)}`;
+const packedShare = (share: { low: number; high: number } | undefined): Message | null =>
+  share === undefined ? null : bookSays('share-range', { low: share.low * 100, high: share.high * 100 });
+
+const recipeSaid = ({ name, recipe }: BatchRecord['process']): Message =>
+  recipe === undefined ? asWritten(name) : bookSays('recipe-version', { name, version: recipe.version });
 
 const numbers = (standing: readonly StandingEntry[], name: AnyInputName): number[] =>
   standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values[name] === 'number' ? [entry.values[name]] : []));

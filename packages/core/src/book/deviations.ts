@@ -1,6 +1,9 @@
 import { failedGates } from '../steps/gates.js';
 import type { LogEntry } from '../log/logEntry.js';
 import { piecesAt } from '../batch/pieces.js';
+import { asWritten } from '../say/asWritten.js';
+import { bookSays } from '../say/english/book.js';
+import type { Message } from '../say/message.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
@@ -12,6 +15,7 @@ export interface Deviation {
   kind: 'gate' | 'leftOut' | 'correction' | 'withdrawn' | 'decided' | 'dropped' | 'early' | 'replanned' | 'ended';
   /** what it is about, in a few words */
   what: string;
+  said: Message;
   /** what was written */
   reason: string;
 }
@@ -29,40 +33,40 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
     return 'stepId' in entry ? title(entry.stepId) : 'replaces' in entry ? stepOf(entry.replaces) : '';
   };
   return entries.flatMap((entry): Deviation[] => {
-    const deviation = (kind: Deviation['kind'], what: string): Deviation[] => [
-      { entryId: entry.id, at: entry.at, by: entry.by, kind, what, reason: entry.reason ?? '' },
+    const deviation = (kind: Deviation['kind'], said: Message): Deviation[] => [
+      { entryId: entry.id, at: entry.at, by: entry.by, kind, what: said.message, said, reason: entry.reason ?? '' },
     ];
     switch (entry.kind) {
       case 'done': {
         const now = standing.find(({ id }) => id === entry.id);
         const spec = steps.find((step) => step.spec.id === entry.stepId)?.spec;
         if (now?.kind !== 'done' || spec === undefined || entry.reason === undefined) return [];
-        return deviation(failedGates(spec, now.values, piecesAt(state, Date.parse(now.at))).length > 0 ? 'gate' : 'early', title(entry.stepId));
+        return deviation(failedGates(spec, now.values, piecesAt(state, Date.parse(now.at))).length > 0 ? 'gate' : 'early', asWritten(title(entry.stepId)));
       }
       case 'skipped':
-        return deviation('leftOut', `${title(entry.stepId)} left out`);
+        return deviation('leftOut', bookSays('dev-left-out', { step: title(entry.stepId) }));
       case 'correction':
-        return deviation('correction', `${stepOf(entry.replaces)} corrected`);
+        return deviation('correction', bookSays('dev-corrected', { step: stepOf(entry.replaces) }));
       case 'withdrawn':
-        return deviation('withdrawn', `${headOf(entries, entry.replaces, stepOf)} taken back`);
+        return deviation('withdrawn', takenBack(entries, entry.replaces, stepOf));
       case 'replanned':
-        return Object.keys(entry.changes).every((name) => PLANNING.includes(name)) ? [] : deviation('replanned', 'Plan changed');
+        return Object.keys(entry.changes).every((name) => PLANNING.includes(name)) ? [] : deviation('replanned', bookSays('dev-replanned'));
       case 'pit':
-        return entry.event.act === 'decided' ? deviation('decided', `Decided: ${entry.event.alarm}`) : [];
+        return entry.event.act === 'decided' ? deviation('decided', bookSays('dev-decided', { alarm: entry.event.alarm })) : [];
       case 'pieces':
-        return entry.event.act === 'dropped' ? deviation('dropped', `Piece ${entry.event.piece} left the batch`) : [];
+        return entry.event.act === 'dropped' ? deviation('dropped', bookSays('dev-dropped', { piece: entry.event.piece })) : [];
       case 'ended':
-        return deviation('ended', 'Thrown away');
+        return deviation('ended', bookSays('dev-ended'));
       case 'lot':
-        return entry.reason === undefined ? [] : deviation('gate', `Lot of ${entry.draw.of}`);
+        return entry.reason === undefined ? [] : deviation('gate', bookSays('dev-lot', { kind: entry.draw.of }));
       case 'note':
         return [];
     }
   });
 }
 
-function headOf(entries: readonly LogEntry[], id: string, stepOf: (id: string) => string): string {
+function takenBack(entries: readonly LogEntry[], id: string, stepOf: (id: string) => string): Message {
   const step = stepOf(id);
-  if (step !== '') return step;
-  return entries.find((entry) => entry.id === id)?.kind === 'replanned' ? 'A change of plan' : 'An entry';
+  if (step !== '') return bookSays('dev-taken-back', { step });
+  return bookSays(entries.find((entry) => entry.id === id)?.kind === 'replanned' ? 'dev-plan-back' : 'dev-entry-back');
 }

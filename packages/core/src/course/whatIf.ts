@@ -1,3 +1,5 @@
+import { bookSays } from '../say/english/book.js';
+import type { Message } from '../say/message.js';
 import { thickestMm } from '../batch/design.js';
 import { checkEntry } from '../check/checkEntry.js';
 import { attempt } from '../check/entryDraft.js';
@@ -12,6 +14,7 @@ export interface WhatIf {
   id: string;
   /** what would be different, as a cook says it */
   title: string;
+  said: Message;
   changes: DesignChanges;
   /** whether this batch may still go that way; else it is for the next one */
   open: boolean;
@@ -33,32 +36,33 @@ export function whatIfs(record: BatchRecord, state: BatchState, now: number): Wh
   const days = record.process.cureDays;
   const skinOn = design.pieces.some((piece) => piece.section.closedSide !== undefined);
   const ham = record.process.product.startsWith('ham');
-  const offered: Omit<WhatIf, 'open'>[] = [
-    { id: 'shorter', title: 'A day less', changes: { cureDays: cureDays - 1 } },
-    { id: 'longer', title: 'A day more', changes: { cureDays: cureDays + 1 } },
+  const offered: Omit<WhatIf, 'open' | 'title'>[] = [
+    { id: 'shorter', said: bookSays('if-shorter'), changes: { cureDays: cureDays - 1 } },
+    { id: 'longer', said: bookSays('if-longer'), changes: { cureDays: cureDays + 1 } },
     school.kind === 'equilibrium'
       ? {
           id: 'pump',
-          title: `Pump it: ${Math.min(cureDays, days.pumpAndCover.usual)} days`,
+          said: bookSays('if-pump', { days: Math.min(cureDays, days.pumpAndCover.usual) }),
           changes: { pumpPercent: record.process.usual.pumpPercent || USUAL_PUMP_PERCENT, cureDays: Math.min(cureDays, days.pumpAndCover.usual) },
         }
-      : { id: 'pickle', title: `Pickle ${STRONGER.pickle} % stronger`, changes: { pickleSaltPercent: school.pickleSaltPercent + STRONGER.pickle } },
+      : { id: 'pickle', said: bookSays('if-pickle', { percent: STRONGER.pickle }), changes: { pickleSaltPercent: school.pickleSaltPercent + STRONGER.pickle } },
     ...(school.kind === 'equilibrium' && school.strongSaltPercent === undefined
       ? [
           {
             id: 'saltier',
-            title: `Brine for ${(design.saltPercent + STRONGER.even).toFixed(1)} % salt`,
+            said: bookSays('if-saltier', { percent: design.saltPercent + STRONGER.even }),
             changes: { saltPercent: design.saltPercent + STRONGER.even },
           },
         ]
       : []),
-    { id: 'thinner', title: `Cut to ${Math.round(thickestMm(design) * THINNER)} mm`, changes: { thicknessShare: THINNER } },
+    { id: 'thinner', said: bookSays('if-thinner', { thickMm: thickestMm(design) * THINNER }), changes: { thicknessShare: THINNER } },
     (design.coldC ?? USUAL_C) < WARM_C
-      ? { id: 'warmer', title: `Shelf at ${WARM_C} °C`, changes: { coldC: WARM_C } }
-      : { id: 'colder', title: `Shelf at ${COLD_C} °C`, changes: { coldC: COLD_C } },
-    { id: 'skin', title: skinOn ? (ham ? 'Skin off' : 'Silver skin off') : ham ? 'Skin left on' : 'Silver skin left on', changes: { skinOn: !skinOn } },
+      ? { id: 'warmer', said: bookSays('if-shelf', { coldC: WARM_C }), changes: { coldC: WARM_C } }
+      : { id: 'colder', said: bookSays('if-shelf', { coldC: COLD_C }), changes: { coldC: COLD_C } },
+    { id: 'skin', said: bookSays(skinOn ? (ham ? 'if-skin-off' : 'if-silver-off') : ham ? 'if-skin-on' : 'if-silver-on'), changes: { skinOn: !skinOn } },
   ];
-  return offered.flatMap((whatIf): WhatIf[] => {
+  return offered.flatMap((offer): WhatIf[] => {
+    const whatIf = { ...offer, title: offer.said.message };
     const can = attempt(() => changedDesign(design, record.process, whatIf.changes));
     if ('fault' in can || 'fault' in attempt(() => fresh(record, state, whatIf.changes))) return [];
     return [{ ...whatIf, open: checkEntry(record, draftOf(whatIf, now), now).length === 0 }];

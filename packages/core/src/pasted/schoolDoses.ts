@@ -1,6 +1,8 @@
 import { cureForNitrite, USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
 import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
 import { measureToGrams } from '../ingredients/measureToGrams.js';
+import { sheetSays } from '../say/english/sheet.js';
+import type { Message } from '../say/message.js';
 import { exactly, scaled, type Measured } from '../units/measured.js';
 import type { Whole } from './nitriteOfRecipe.js';
 
@@ -8,6 +10,8 @@ import type { Whole } from './nitriteOfRecipe.js';
 export interface SchoolDose {
   id: 'even' | 'kitchen' | 'teaspoon' | 'clock' | 'pump' | 'dry';
   school: string;
+  /** the same, to be said to whoever reads */
+  said: Message;
   cureG: Measured;
   /** what that dose comes to when meat and brine are left until even, ppm */
   evenPpm: Measured;
@@ -27,9 +31,10 @@ export function schoolDoses(p: { mix: CureMix; whole: Whole; meatG: number; aimP
   const restG = p.whole.all.value - p.whole.cure.value;
   const wet = restG > 0 && p.whole.water.value > 0;
   const evenPpm = (cureG: number) => ((cureG * share) / (p.meatG + restG + cureG)) * 1e6;
-  const dose = (id: SchoolDose['id'], school: string, cureG: Measured): SchoolDose => ({
+  const dose = (id: SchoolDose['id'], said: Message, cureG: Measured): SchoolDose => ({
     id,
-    school,
+    school: said.message,
+    said,
     cureG,
     evenPpm: { value: evenPpm(cureG.value), low: evenPpm(cureG.low), high: evenPpm(cureG.high) },
   });
@@ -45,11 +50,13 @@ export function schoolDoses(p: { mix: CureMix; whole: Whole; meatG: number; aimP
   const spoon = measureToGrams({ ingredient: 'cure-1', amount: p.meatG / FIVE_LB_G, unit: 'tsp' });
   const isCure1 = p.mix.nitritePercent === 6.25;
   return [
-    dose('even', `By weight until even, ${p.aimPpm} ppm`, exactly((even * (p.meatG + restG)) / (1 - even))),
-    ...(isCure1 && wet ? [dose('kitchen', '2.5 g per kg of meat and water', scaled(exactly((p.meatG + p.whole.water.value) / 1000), KITCHEN_G_PER_KG))] : []),
-    ...(isCure1 ? [dose('teaspoon', 'A level teaspoon for 5 lb of meat', { value: spoon.grams, low: spoon.low, high: spoon.high })] : []),
-    ...(clock === null ? [] : [dose('clock', `Pulled by the clock, 10 % picked up, ${p.aimPpm} ppm`, clock)]),
-    ...(pump === null ? [] : [dose('pump', `Pumped ${p.pumpPercent} %, ${p.aimPpm} ppm`, pump)]),
-    dose('dry', `Rubbed on in a bag, ${p.aimPpm} ppm of the meat`, exactly(cureForNitrite({ basis: 'dry', targetPpm: p.aimPpm, meatG: p.meatG, cure: p.mix }))),
+    dose('even', sheetSays('school-even', { aim: p.aimPpm }), exactly((even * (p.meatG + restG)) / (1 - even))),
+    ...(isCure1 && wet
+      ? [dose('kitchen', sheetSays('school-kitchen', { rate: KITCHEN_G_PER_KG }), scaled(exactly((p.meatG + p.whole.water.value) / 1000), KITCHEN_G_PER_KG))]
+      : []),
+    ...(isCure1 ? [dose('teaspoon', sheetSays('school-teaspoon'), { value: spoon.grams, low: spoon.low, high: spoon.high })] : []),
+    ...(clock === null ? [] : [dose('clock', sheetSays('school-clock', { aim: p.aimPpm, percent: USUAL_PICK_UP_PERCENT }), clock)]),
+    ...(pump === null ? [] : [dose('pump', sheetSays('school-pump', { aim: p.aimPpm, percent: p.pumpPercent ?? 0 }), pump)]),
+    dose('dry', sheetSays('school-dry', { aim: p.aimPpm }), exactly(cureForNitrite({ basis: 'dry', targetPpm: p.aimPpm, meatG: p.meatG, cure: p.mix }))),
   ];
 }

@@ -17,8 +17,8 @@ export const QUESTIONS: Readonly<Record<QuestionId, Question>> = {
     id: 'gallon',
     ask: 'Which gallon, quart, pint and fluid ounce?',
     options: [
-      { value: 'us', label: 'US, 3.79 L a gallon' },
-      { value: 'imperial', label: 'Imperial, 4.55 L' },
+      { value: 'us', label: 'US, the smaller ones' },
+      { value: 'imperial', label: 'Imperial, a fifth larger' },
     ],
   },
   spoons: {
@@ -59,7 +59,7 @@ export const QUESTIONS: Readonly<Record<QuestionId, Question>> = {
     id: 'cure',
     ask: 'Which cure is it? Read its label.',
     options: [
-      { value: 'cure-1', label: 'Cure #1, 6.25 %' },
+      { value: 'cure-1', label: 'Cure #1' },
       { value: 'cure-2', label: 'Cure #2, with nitrate' },
       { value: 'curing-salt-0.5', label: 'Curing salt 0.5 %' },
       { value: 'curing-salt-0.6', label: 'Curing salt 0.6 %' },
@@ -72,7 +72,7 @@ export const QUESTIONS: Readonly<Record<QuestionId, Question>> = {
     id: 'pink-salt',
     ask: 'Pink salt: a cure, or rock salt? Rock salt is no cure.',
     options: [
-      { value: 'cure-1', label: 'Cure #1, 6.25 %' },
+      { value: 'cure-1', label: 'Cure #1' },
       { value: 'cure-2', label: 'Cure #2, with nitrate' },
       { value: 'rock-salt', label: 'Rock salt, no cure' },
     ],

@@ -1,3 +1,5 @@
+import { bookSays } from '../say/english/book.js';
+import type { Message } from '../say/message.js';
 import { inputSays } from '../say/english/inputs.js';
 import { DAY_MIN } from '../clock/spans.js';
 import { MEDIA } from '../heat/evaporation.js';
@@ -79,14 +81,12 @@ export const cookPhases = (program: CookProgram): CookPhase[] =>
     ...(untilCoreC === undefined || i === program.length - 1 ? {} : { untilCoreC }),
   }));
 
-/** A program in a line: `Smoke 107 °C, 5 h; Cook 125 °C to core 66 °C`. */
-export const programText = (program: CookProgram): string =>
-  program
-    .map(({ name, chamberC, untilMin, untilCoreC }) =>
-      [
-        `${name} ${Math.round(chamberC)} °C`,
-        untilMin === undefined ? '' : `, ${Number((untilMin / 60).toFixed(1))} h`,
-        untilCoreC === undefined ? '' : ` to core ${Math.round(untilCoreC)} °C`,
-      ].join(''),
-    )
-    .join('; ');
+/** A program in a line: `Smoke 107 °C, 5 h; Cook 125 °C to core 66 °C`. Null for one without phases. */
+export function programSaid(program: CookProgram): Message | null {
+  const phases = program.map(({ name, chamberC, untilMin, untilCoreC }): Message => {
+    const [n, coreC] = [(untilMin ?? 0) / 60, untilCoreC ?? 0];
+    if (untilMin === undefined) return untilCoreC === undefined ? bookSays('phase', { name, chamberC }) : bookSays('phase-core', { name, chamberC, coreC });
+    return untilCoreC === undefined ? bookSays('phase-hours', { name, chamberC, n }) : bookSays('phase-hours-core', { name, chamberC, n, coreC });
+  });
+  return phases.reduce<Message | null>((line, phase) => (line === null ? phase : bookSays('after-each-other', { one: line, other: phase })), null);
+}

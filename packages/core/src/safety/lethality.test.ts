@@ -27,14 +27,14 @@ describe('the lethality sum', () => {
   test('what a sum of 1 stands for follows product and rules: a loin held at 60 °C for 15 min is done by one table and by no other', () => {
     const held = flat(60, 900, 60);
     const of = (ruleSet: RuleSetId, product: Product) => lethalityTable(ruleSet, product);
-    expect((['us', 'house', 'uk', 'eu', 'canada'] as const).map((rules) => of(rules, 'canadian-bacon').standsFor)).toEqual([
+    expect((['us', 'house', 'uk', 'eu', 'canada'] as const).map((rules) => of(rules, 'canadian-bacon').standsFor.message)).toEqual([
       '6.5 log',
       '6.5 log',
       '70 °C for 2 min',
       '70 °C for 2 min',
       '71 °C',
     ]);
-    expect(of('canada', 'pastrami').standsFor).toBe('6.5 log');
+    expect(of('canada', 'pastrami').standsFor.message).toBe('6.5 log');
     expect(lethality(held, { table: of('us', 'canadian-bacon') }).sum).toBeGreaterThanOrEqual(1);
     expect(lethality(held, { table: of('uk', 'canadian-bacon') }).sum).toBeCloseTo(900 / 2700, 6);
     expect(lethality(held, { table: of('canada', 'canadian-bacon') }).sum).toBe(0);

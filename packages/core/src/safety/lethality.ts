@@ -3,6 +3,8 @@ import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
 import { GAP_S, requireReadings, type TimedReading } from './coreReadings.js';
 import { ANY_FIRE, ASSUMED_MM, countedReadings, type Around, type NotCounted } from './countedReadings.js';
+import { safetySays } from '../say/english/safety.js';
+import type { Message } from '../say/message.js';
 
 export interface Lethality {
   /** 1 is done, by the table: 6.5 log Salmonella by the FSIS one */
@@ -42,8 +44,8 @@ export interface LethalityParams {
 export interface LethalityTable {
   readonly secondsByF: readonly (readonly [F: number, seconds: number])[];
   readonly atOnceF: number;
-  /** what a sum of 1 is: `6.5 log` */
-  readonly standsFor: string;
+  /** what a sum of 1 is: 6.5 log */
+  readonly standsFor: Message;
   readonly source: string;
 }
 
@@ -88,7 +90,7 @@ const AT_ONCE_F = 158;
 export const FSIS_TABLE: LethalityTable = {
   secondsByF: LETHALITY_TABLE,
   atOnceF: AT_ONCE_F,
-  standsFor: `${LETHALITY_LOG} log`,
+  standsFor: safetySays('stands-for-log', { log10: LETHALITY_LOG }),
   source: 'FSIS Cooking Guideline, revised Appendix A: time at core temperature for 6.5 log Salmonella. Values from memory.',
 };
 

@@ -2,6 +2,7 @@ import type { ProductRecord } from '../products/productRecord.js';
 import { productOf, type Product } from '../products/product.js';
 import type { RuleSetId } from '../cure/ruleSet.js';
 import { FSIS_TABLE, type LethalityTable } from './lethality.js';
+import { safetySays } from '../say/english/safety.js';
 
 const inF = (C: number): number => (C * 9) / 5 + 32;
 
@@ -14,7 +15,7 @@ const SEVENTY_FOR_TWO: LethalityTable = {
     [inF(75), 30],
   ],
   atOnceF: inF(80),
-  standsFor: '70 °C for 2 min',
+  standsFor: safetySays('stands-for-minutes', { coreC: 70, n: 2 }),
   source: 'UK guidance on cooking: 70 °C for 2 min, or the same by time. Values from memory.',
 };
 
@@ -22,7 +23,7 @@ const SEVENTY_FOR_TWO: LethalityTable = {
 const SEVENTY_ONE: LethalityTable = {
   secondsByF: [],
   atOnceF: inF(71),
-  standsFor: '71 °C',
+  standsFor: safetySays('stands-for-core', { coreC: 71 }),
   source: 'Canadian cooking advice for pork: 71 °C. Value from memory.',
 };
 

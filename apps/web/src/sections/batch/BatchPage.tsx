@@ -12,7 +12,7 @@ import { Contained } from '../../shell/Contained';
 import { benchOfBatch } from '../../shell/benchAddress';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
-import { digits, tagWeight } from '../../shell/quantities';
+import { digits, tagWeight, fewDigits } from '../../shell/quantities';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { dayAndTime, span } from '../../shell/times';
 import { useNeedles } from '../../shell/useNeedles';
@@ -222,7 +222,7 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
 
 function cureDay(state: Batch['state'], days: number, now: number): string {
   const meatInAt = state.closedAt('meat-in');
-  return meatInAt === null ? '' : `, day ${digits((now - meatInAt) / DAY_MS, 1)} of ${days}`;
+  return meatInAt === null ? '' : `, day ${digits((now - meatInAt) / DAY_MS, 1)} of ${fewDigits(days, 1)}`;
 }
 
 function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step: StepState; now: number; arrived: boolean; onDone: () => void }) {

@@ -20,6 +20,7 @@ import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
 import { dayAndTime, span } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
+import { sayHere } from '../../shell/here';
 
 type Verdict = 'met' | 'notMet' | 'notShown' | 'coming' | 'takenBack';
 
@@ -255,7 +256,7 @@ function heatSaid(cook: PieceWatch | undefined, isOff: boolean): Said {
     label,
     verdict: lethality.reachedAtS !== null ? 'met' : isOff ? 'notShown' : 'coming',
     value: digits(sum, 2),
-    unit: `of 1, for ${cook.table.standsFor}`,
+    unit: `of 1, for ${sayHere(cook.table.standsFor)}`,
     fact,
   };
 }

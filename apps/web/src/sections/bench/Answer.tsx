@@ -26,7 +26,7 @@ import { NitriteGauge } from '../../instruments/NitriteGauge';
 import { RecipeTable, type RecipeRow } from '../../instruments/RecipeTable';
 import { Working } from '../../instruments/Working';
 import { usePreferences } from '../../shell/preferences';
-import { digits, inWords } from '../../shell/quantities';
+import { digits, inWords, atSite } from '../../shell/quantities';
 import { Rules, Schools } from './Argument';
 import { HydrometerPanel } from './HydrometerPanel';
 import { SheetNumber } from './SheetNumber';
@@ -91,6 +91,7 @@ function rightOf(worked: Worked, { audit }: WorkedRecipe): RecipeAudit['right'] 
 
 /** One tap to the dose that is right. */
 function Correct({ sheet, worked, recipe, change }: { sheet: BenchSheet; worked: Worked; recipe: WorkedRecipe; change: ChangeSheet }) {
+  const preferences = usePreferences();
   const right = rightOf(worked, recipe);
   if (right === null) return null;
   if (sheet.door === 'want') return <AimRight sheet={sheet} right={right} change={change} />;
@@ -98,7 +99,7 @@ function Correct({ sheet, worked, recipe, change }: { sheet: BenchSheet; worked:
   if (read === null) return null;
   return (
     <button type="button" className="btn" onClick={() => change({ text: correctedText(sheet, read.lines, recipe) })}>
-      Put it right: {digits(right.cureG, 1)} g of cure, {digits(right.ppm, 0)} ppm
+      Put it right: {inWords(right.cureG, 'smallMass', preferences)} of cure, {digits(right.ppm, 0)} ppm
     </button>
   );
 }
@@ -302,7 +303,7 @@ function PumpBench({ sheet, pump }: { sheet: BenchSheet; pump: NonNullable<Worke
             </div>
             <div>
               <dt>at each</dt>
-              <dd>{digits(plan.mLPerSite, 1)} mL</dd>
+              <dd>{atSite(plan.mLPerSite, preferences)}</dd>
             </div>
           </dl>
           <Working figures={pumpFigures(sheet, pump.value)} />

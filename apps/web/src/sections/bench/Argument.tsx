@@ -1,11 +1,15 @@
 import type { BenchSheet, RecipeAudit } from '@bunkhouse/core';
-import { digits } from '../../shell/quantities';
+import { digits, inWords } from '../../shell/quantities';
 import { TableHead } from '../../instruments/TableHead';
+import { useSay } from '../../shell/reader';
+import { usePreferences } from '../../shell/preferences';
 
 const VERDICTS = { ok: 'inside', over: 'OVER', under: 'under' } as const;
 
 /** What settles the argument: every school's dose for the same meat and water. */
 export function Schools({ audit }: { audit: RecipeAudit }) {
+  const say = useSay();
+  const preferences = usePreferences();
   const { applies } = audit.nitrite;
   const has = audit.cureWithMeatG;
   if (audit.schools.length === 0) return null;
@@ -20,12 +24,12 @@ export function Schools({ audit }: { audit: RecipeAudit }) {
         <tbody>
           {audit.schools.map((dose) => (
             <tr key={dose.id}>
-              <th scope="row">{dose.school}</th>
+              <th scope="row">{say(dose.said)}</th>
               <td className="n">
-                {digits(dose.cureG.value, 1)} g
+                {inWords(dose.cureG.value, 'smallMass', preferences)}
                 {dose.cureG.high - dose.cureG.low > 0.2 && (
                   <small>
-                    {digits(dose.cureG.low, 1)} to {digits(dose.cureG.high, 1)}
+                    {inWords(dose.cureG.low, 'smallMass', preferences)} to {inWords(dose.cureG.high, 'smallMass', preferences)}
                   </small>
                 )}
               </td>
@@ -34,7 +38,7 @@ export function Schools({ audit }: { audit: RecipeAudit }) {
           ))}
           <tr className="here">
             <th scope="row">This sheet</th>
-            <td className="n">{digits(has, 1)} g</td>
+            <td className="n">{inWords(has, 'smallMass', preferences)}</td>
             <td className="n">{digits(audit.nitritePpm.find(({ basis }) => basis === 'equilibrium')?.value ?? applies.value, 0)} ppm</td>
           </tr>
         </tbody>

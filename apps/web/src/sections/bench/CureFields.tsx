@@ -5,6 +5,7 @@ import { Choice } from '../../shell/Choice';
 import { cureId } from '../../shell/benchAddress';
 import { SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
+import { cureName } from '../../shell/tradeWords';
 
 const OFFERED = [CURE_1, CURING_SALT_05, CURING_SALT_06, READY_MIX, CURE_2];
 const OWN = 'own';
@@ -22,7 +23,7 @@ export function CureFields() {
       <SheetSelect
         label="Which cure"
         value={id}
-        options={[...OFFERED.map((mix) => [cureId(mix) ?? '', mix.name] as const), [OWN, 'By its label'] as const]}
+        options={[...OFFERED.map((mix) => [cureId(mix) ?? '', cureName(mix.name)] as const), [OWN, 'By its label'] as const]}
         onChange={(chosen) => change({ cure: CURE_MIXES[chosen] ?? OWN_FIRST })}
       />
       {id === OWN && (

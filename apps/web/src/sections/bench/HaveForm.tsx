@@ -10,6 +10,7 @@ import { BenchScales } from './BenchScales';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
 import { USE_WORDS } from './words';
+import { cureName } from '../../shell/tradeWords';
 
 /** A recipe as it stands on paper: read, asked about, and how it is used. */
 export function HaveForm({ read }: { read: ReadRecipe }) {
@@ -45,7 +46,7 @@ export function HaveForm({ read }: { read: ReadRecipe }) {
               <Choice
                 label={question.ask}
                 value={sheet.answers[question.id] ?? ''}
-                options={Object.fromEntries(question.options.map((option) => [option.value, option.label]))}
+                options={Object.fromEntries(question.options.map((option) => [option.value, cureName(option.label)]))}
                 onChange={(answer) => change({ answers: { ...sheet.answers, [question.id]: answer } })}
               />
             </div>

@@ -6,6 +6,7 @@ import { changesOf } from './changesOf';
 import type { PlanMoves } from './usePlanMoves';
 import type { Ghost } from './WeeksPicture';
 import { clashWords, proposalWords } from '../../shell/clashWords';
+import { usePreferences } from '../../shell/preferences';
 
 /** So many are shown before the rest is asked for. */
 const SHOWN = 2;
@@ -27,6 +28,7 @@ interface ClashesProps {
 export function Clashes(props: ClashesProps) {
   const { look, rows, plan } = props;
   const [all, setAll] = useState(false);
+  const preferences = usePreferences();
   const codeOf = (id: string) => rows.find((row) => row.id === id)?.code ?? id;
   const nights = look.clashes.filter((clash) => clash.kind === 'night');
   const grave = look.clashes.filter((clash) => clash.kind !== 'night').sort((a, b) => GRAVITY.indexOf(a.kind) - GRAVITY.indexOf(b.kind));
@@ -35,7 +37,7 @@ export function Clashes(props: ClashesProps) {
     <section className="clashes" aria-label="Clashes">
       {grave.length === 0 && <p className="note">Nothing is overfull, nothing too late{nights.length === 0 ? ', no job outside working hours' : ''}.</p>}
       {shown.map((clash, i) => (
-        <ClashStrip key={`${clash.kind}${i}`} clash={clash} {...clashWords(clash, codeOf, plan.resources)} {...props} />
+        <ClashStrip key={`${clash.kind}${i}`} clash={clash} {...clashWords(clash, codeOf, plan.resources, preferences)} {...props} />
       ))}
       {grave.length > SHOWN && (
         <button type="button" className="lnk" onClick={() => setAll(!all)}>

@@ -30,7 +30,7 @@ export function StoresFields({ resources, now, onChange }: { resources: readonly
             </label>
             <NumberField
               label={`${resource.name} holds`}
-              sign={STORE_UNITS[resource.kind]}
+              {...(resource.kind === 'refrigerator' ? { quantity: 'room' as const } : { sign: STORE_UNITS[resource.kind] })}
               value={resource.capacity}
               onChange={(capacity) => set(resource.id, { capacity: capacity ?? Number.NaN })}
             />

@@ -5,14 +5,14 @@ import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useWidth } from '../../instruments/useWidth';
 import { usePreferences } from '../../shell/preferences';
-import { digits, tagWeight } from '../../shell/quantities';
+import { tagWeight } from '../../shell/quantities';
 import type { Row } from './bands';
 import { MovableBatch } from './MovableBatch';
 import { MovableJob } from './MovableJob';
 import type { PlanMoves } from './usePlanMoves';
 import { usePanning } from './usePanning';
 import { endOf, type View } from './useView';
-import { STORE_UNITS } from '../../shell/clashWords';
+import { STORE_UNITS, ofStore } from '../../shell/clashWords';
 
 const HEAD = 34;
 const ROW = 34;
@@ -182,6 +182,7 @@ interface LaneOf {
 
 /** How full something is, step by step, under its capacity. */
 function Lane({ name, unit, tint, capacity, use, y, width, place }: LaneOf & { y: number; width: number; place: (at: number) => number }) {
+  const preferences = usePreferences();
   const most = Math.max(0, ...use.map(({ amount }) => amount));
   const scale = (LANE - 20) / Math.max(capacity, most, 1);
   const floor = y + LANE - 4;
@@ -197,7 +198,7 @@ function Lane({ name, unit, tint, capacity, use, y, width, place }: LaneOf & { y
         {name}
       </text>
       <text x={10} y={y + 42} className={over ? 'over' : 'what'}>
-        {`${digits(most, 0)} at most, of ${digits(capacity, 0)} ${unit}${over ? (unit === 'at once' ? ': too few hands' : ': overfull') : ''}`}
+        {`${ofStore(most, unit, preferences)} at most, of ${ofStore(capacity, unit, preferences)}${over ? (unit === 'at once' ? ': too few hands' : ': overfull') : ''}`}
       </text>
       <path d={`${path}V${floor}H${LABELS}Z`} className={`use is-${tint}`} />
       <path d={`M${LABELS} ${floor - capacity * scale}H${width}`} className="capacity" />

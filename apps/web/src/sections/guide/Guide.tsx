@@ -7,6 +7,7 @@ import { NUMBERS } from './numbers';
 import { Practice } from './Practice';
 import { QUESTIONS_OF_THE_TRADE } from './schools';
 import { GUIDE } from './words';
+import { useWritten } from '../../shell/reader';
 
 /** The cautions, the rule sets, where the numbers come from, the schools, the terms, and exercises. */
 export function Guide() {
@@ -18,8 +19,9 @@ export function Guide() {
     paragraph?.scrollIntoView({ block: 'center' });
     paragraph?.focus({ preventScroll: true });
   }, [place]);
+  const write = useWritten();
   const words = sought.trim().toLowerCase().split(/\s+/);
-  const says = (...texts: string[]) => words.every((word) => texts.join(' ').toLowerCase().includes(word));
+  const says = (...texts: string[]) => words.every((word) => write(texts.join(' ')).toLowerCase().includes(word));
   const cautions = GUIDE.cautions.filter((caution) => says(caution));
   const schools = Object.values(SCHOOL_WORDS).filter((own) => says(...own));
   const questions = QUESTIONS_OF_THE_TRADE.filter((own) => says(own.asks, own.answers, own.ours, own.where));
@@ -50,7 +52,7 @@ export function Guide() {
           </div>
           <ul className="guide-list">
             {cautions.map((caution) => (
-              <li key={caution}>{caution}</li>
+              <li key={caution}>{write(caution)}</li>
             ))}
           </ul>
         </section>
@@ -89,9 +91,9 @@ export function Guide() {
               <div key={id} id={id} tabIndex={-1} className={id === place ? 'asked' : undefined}>
                 <dt>{title}</dt>
                 {text.map((sentence) => (
-                  <dd key={sentence}>{sentence}</dd>
+                  <dd key={sentence}>{write(sentence)}</dd>
                 ))}
-                <dd className="note">Source: {source}.</dd>
+                <dd className="note">Source: {write(source)}.</dd>
               </div>
             ))}
           </dl>
@@ -110,8 +112,8 @@ export function Guide() {
                 {questions.map(({ asks, answers, ours, where }) => (
                   <tr key={asks}>
                     <th scope="row">{asks}</th>
-                    <td>{answers}</td>
-                    <td>{ours}</td>
+                    <td>{write(answers)}</td>
+                    <td>{write(ours)}</td>
                     <td>{where}</td>
                   </tr>
                 ))}
@@ -128,6 +130,7 @@ export function Guide() {
 }
 
 function Terms({ title, terms }: { title: string; terms: readonly (readonly [string, string])[] }) {
+  const write = useWritten();
   if (terms.length === 0) return null;
   return (
     <section className="panel">
@@ -138,7 +141,7 @@ function Terms({ title, terms }: { title: string; terms: readonly (readonly [str
         {terms.map(([name, text]) => (
           <div key={name}>
             <dt>{name}</dt>
-            <dd>{text}</dd>
+            <dd>{write(text)}</dd>
           </div>
         ))}
       </dl>

@@ -2,19 +2,22 @@ import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { NumberField } from '../../instruments/NumberField';
 import { guideAddress } from '../../shell/guidePlaces';
-import { digits } from '../../shell/quantities';
+import { digits, inWords } from '../../shell/quantities';
 import { exercise, EXERCISES, isRight, slipOf } from './exercises';
+import { usePreferences } from '../../shell/preferences';
 
 const lots = (): [number, number, number] => [Math.random(), Math.random(), Math.random()];
 
 /** Things that a cook should be able to work out at the sink, with made-up numbers. */
 export function Practice() {
-  const [asked, setAsked] = useState(() => ({ number: 0, one: exercise(0, lots()) }));
+  const preferences = usePreferences();
+  const [asked, setAsked] = useState(() => ({ number: 0, drawn: lots() }));
   const [typed, setTyped] = useState<number>();
   const [said, setSaid] = useState<'nothing' | 'right' | 'wrong' | 'shown'>('nothing');
-  const { number, one } = asked;
+  const { number, drawn } = asked;
+  const one = exercise(number, drawn, preferences);
   const next = () => {
-    setAsked({ number: number + 1, one: exercise(number + 1, lots()) });
+    setAsked({ number: number + 1, drawn: lots() });
     setTyped(undefined);
     setSaid('nothing');
   };
@@ -34,7 +37,15 @@ export function Practice() {
       </div>
       <form className="pad practice" noValidate onSubmit={check}>
         <p className="lead">{one.asks}</p>
-        <NumberField key={number} label={`Your answer, ${one.unit}`} value={typed} onChange={setTyped} decimals={2} big />
+        <NumberField
+          key={number}
+          label={one.unit === '' ? 'Your answer' : `Your answer, ${one.unit}`}
+          {...(one.quantity === undefined ? {} : { quantity: one.quantity })}
+          value={typed}
+          onChange={setTyped}
+          decimals={2}
+          big
+        />
         <p className="lead" role="status">
           {said === 'right' && <b>Right. </b>}
           {said === 'wrong' && typed !== undefined && (slipOf(one, typed) ?? 'Not yet. Try again, or look at the working.')}
@@ -62,7 +73,8 @@ export function Practice() {
         </div>
         {said === 'shown' && (
           <p className="note">
-            The answer is {digits(one.answer, one.within < 1 ? 2 : 0)} {one.unit}.
+            The answer is{' '}
+            {one.quantity === undefined ? `${digits(one.answer, one.within < 1 ? 2 : 0)} ${one.unit}` : inWords(one.answer, one.quantity, preferences, 2)}.
           </p>
         )}
       </form>

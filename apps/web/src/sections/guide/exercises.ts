@@ -1,12 +1,17 @@
 import { cureForNitrite, CURE_1, ingoingNitrite, lethalSeconds, pumpPercent, salometerToSaltPercent, splitWater } from '@bunkhouse/core';
 import type { GuidePlace } from '../../shell/guidePlaces';
+import type { Preferences } from '../../shell/preferences';
+import { fewDigits, inWords } from '../../shell/quantities';
 
 /** A question with made-up numbers, and the answer that the program itself would give. */
 export interface Exercise {
   asks: string;
+  /** of what the answer is, where it is typed in the unit of whoever asks; else its unit in words */
+  quantity?: 'mass' | 'smallMass';
   unit: string;
+  /** g where it is a weight */
   answer: number;
-  /** an answer is right within this, in its unit */
+  /** an answer is right within this */
   within: number;
   working: string;
   place: GuidePlace;
@@ -16,100 +21,110 @@ export interface Exercise {
 const pick = (lot: number, from: number, to: number, step: number): number =>
   Number((from + step * Math.min(Math.floor(lot * (Math.round((to - from) / step) + 1)), Math.round((to - from) / step))).toFixed(6));
 
-const shown = (value: number, places = 1): string => String(Number(value.toFixed(places)));
+const shown = fewDigits;
 
-type Make = (lots: readonly [number, number, number]) => Exercise;
+/** How weights and temperatures are written for whoever asks. */
+export type Write = Pick<Preferences, 'system' | 'temperature'>;
+
+type Make = (lots: readonly [number, number, number], write: Write) => Exercise;
+const g = (grams: number, write: Write): string => inWords(grams, 'mass', write);
+const C = (celsius: number, write: Write): string => inWords(celsius, 'temperature', write, 0);
+/** a difference */
+const degrees = (kelvin: number, { temperature }: Write): string => (temperature === 'F' ? `${shown(kelvin * 1.8, 1)} °F` : `${shown(kelvin, 1)} °C`);
+const fine = (grams: number, write: Write): string => inWords(grams, 'smallMass', write, write.system === 'us' ? 2 : 0);
 
 /** One maker for each thing that a cook works out at the sink. */
 const MAKERS: readonly Make[] = [
-  ([a, b]) => {
+  ([a, b], write) => {
     const greenG = pick(a, 1850, 7450, 50);
     const pumpedG = Math.round((greenG * (1 + pick(b, 6, 14, 0.5) / 100)) / 5) * 5;
     const answer = pumpPercent({ greenG, pumpedG });
     return {
-      asks: `A piece weighed ${greenG} g green and weighs ${pumpedG} g after the needle. How much was pumped?`,
+      asks: `A piece weighed ${g(greenG, write)} green and weighs ${g(pumpedG, write)} after the needle. How much was pumped?`,
       unit: '% of green',
       answer,
       within: 0.15,
-      working: `(${pumpedG} − ${greenG}) ÷ ${greenG} = ${shown(answer)} %`,
+      working: `(${g(pumpedG, write)} − ${g(greenG, write)}) ÷ ${g(greenG, write)} = ${shown(answer, 1)} %`,
       place: 'pump',
     };
   },
-  ([a, b, c]) => {
+  ([a, b, c], write) => {
     const brineG = pick(a, 1200, 4800, 100);
     const cureG = pick(b, 15, 60, 1);
     const pump = pick(c, 6, 12, 1);
     const answer = ingoingNitrite({ basis: 'pumped', nitriteG: cureG * NITRITE, brineG, pumpPercent: pump });
     return {
-      asks: `${brineG} g of pickle hold ${cureG} g of cure #1 (6.25 % nitrite). A piece is pumped ${pump} %. How many ppm went in?`,
+      asks: `${fine(brineG, write)} of pickle hold ${fine(cureG, write)} of cure #1 (${shown(NITRITE * 100)} % nitrite). A piece is pumped ${pump} %. How many ppm went in?`,
       unit: 'ppm',
       answer,
       within: 1,
-      working: `${cureG} × 0.0625 ÷ ${brineG} × ${pump} % × 10⁶ = ${shown(answer)} ppm`,
+      working: `${fine(cureG, write)} × ${shown(NITRITE, 4)} ÷ ${fine(brineG, write)} × ${pump} % × 10⁶ = ${shown(answer, 1)} ppm`,
       place: 'nitrite-pumped',
     };
   },
-  ([a, b, c]) => {
+  ([a, b, c], write) => {
     const meatG = pick(a, 1650, 5850, 50);
     const brineG = pick(b, 900, 3600, 50);
     const targetPpm = pick(c, 110, 150, 5);
     const answer = cureForNitrite({ basis: 'equilibrium', targetPpm, brineG, meatG, cure: CURE_1 });
     return {
-      asks: `${meatG} g of meat lie in ${brineG} g of brine, cure and all, until even. How much cure #1 (6.25 % nitrite) gives ${targetPpm} ppm?`,
-      unit: 'g',
+      asks: `${fine(meatG, write)} of meat lie in ${fine(brineG, write)} of brine, cure and all, until even. How much cure #1 (${shown(NITRITE * 100)} % nitrite) gives ${targetPpm} ppm?`,
+      quantity: 'smallMass',
+      unit: '',
       answer,
       within: 0.1,
-      working: `${targetPpm} ÷ 10⁶ × (${meatG} + ${brineG}) ÷ 0.0625 = ${shown(answer, 2)} g`,
+      working: `${targetPpm} ÷ 10⁶ × (${fine(meatG, write)} + ${fine(brineG, write)}) ÷ ${shown(NITRITE, 4)} = ${inWords(answer, 'smallMass', write, 2)}`,
       place: 'nitrite-even',
     };
   },
-  ([a]) => {
-    const degrees = pick(a, 15, 75, 5);
-    const answer = salometerToSaltPercent(degrees);
+  ([a], write) => {
+    const read = pick(a, 15, 75, 5);
+    const answer = salometerToSaltPercent(read);
     return {
-      asks: `A brine of salt alone at 15.6 °C reads ${degrees}° on the salometer. How much salt is in it?`,
+      asks: `A brine of salt alone at ${inWords((60 - 32) / 1.8, 'temperature', write)} reads ${read}° on the salometer. How much salt is in it?`,
       unit: '% of the brine',
       answer,
       within: 0.15,
-      working: `${degrees} × 26.395 ÷ 100 = ${shown(answer, 2)} %`,
+      working: `${read} × ${shown(26.395, 3)} ÷ 100 = ${shown(answer, 2)} %`,
       place: 'strength',
     };
   },
-  ([a, b]) => {
+  ([a, b], write) => {
     const waterG = pick(a, 3000, 9000, 500);
     const saltG = pick(b, 300, 1200, 50);
     const answer = (100 * saltG) / (waterG + saltG);
     return {
-      asks: `${saltG} g of salt are stirred into ${waterG} g of water. How strong is the brine?`,
+      asks: `${g(saltG, write)} of salt are stirred into ${g(waterG, write)} of water. How strong is the brine?`,
       unit: '% of the brine',
       answer,
       within: 0.15,
-      working: `${saltG} ÷ (${waterG} + ${saltG}) = ${shown(answer, 2)} %. Of the water alone it would be ${shown((100 * saltG) / waterG, 2)} %`,
+      working: `${g(saltG, write)} ÷ (${g(waterG, write)} + ${g(saltG, write)}) = ${shown(answer, 2)} %. Of the water alone it would be ${shown((100 * saltG) / waterG, 2)} %`,
       place: 'strength',
     };
   },
-  ([a, b]) => {
+  ([a, b], write) => {
     const totalWaterG = pick(a, 4000, 10_000, 500);
     const coldC = pick(b, 8, 16, 1);
     const { iceG } = splitWater({ totalWaterG, concentrateFraction: 0.25, hotC: 90, coldC, targetC: 3 });
     return {
-      asks: `A quarter of ${totalWaterG} g of water was heated to 90 °C, the tap gives ${coldC} °C. How much of the rest must be ice, so that it ends at 3 °C?`,
-      unit: 'g',
+      asks: `A quarter of ${g(totalWaterG, write)} of water was heated to ${C(90, write)}, the tap gives ${C(coldC, write)}. How much of the rest must be ice, so that it ends at ${C(3, write)}?`,
+      quantity: 'mass',
+      unit: '',
       answer: iceG,
       within: Math.max(20, iceG * 0.02),
-      working: `(${shown(totalWaterG / 4)} × 87 + ${shown(totalWaterG * 0.75)} × ${coldC - 3}) × 4.186 ÷ (334 + 4.186 × ${coldC}) = ${shown(iceG, 0)} g`,
+      working: `(${g(totalWaterG / 4, write)} × ${degrees(87, write)} + ${g(totalWaterG * 0.75, write)} × ${degrees(coldC - 3, write)}) ÷ (${degrees(334 / 4.186, write)} + ${degrees(coldC, write)}) = ${g(iceG, write)}`,
       place: 'ice',
     };
   },
-  ([a]) => {
+  ([a], write) => {
     const F = pick(a, 132, 144, 1);
     const answer = lethalSeconds(((F - 32) * 5) / 9) / 60;
     return {
-      asks: `A loin is held with its whole core at ${shown(((F - 32) * 5) / 9)} °C (${F} °F). How many minutes until it is safe by time?`,
+      asks: `A loin is held with its whole core at ${inWords(((F - 32) * 5) / 9, 'temperature', write)}. How many minutes until it is safe by time?`,
       unit: 'min',
       answer,
       within: Math.max(1, answer * 0.05),
-      working: `The table has ${shown(answer, 0)} min at ${F} °F`,
+      working: `The table has ${shown(answer, 0)} min at ${inWords(((F - 32) * 5) / 9, 'temperature', write)}`,
       place: 'lethality',
     };
   },
@@ -121,9 +136,9 @@ const NITRITE = 0.0625;
 export const EXERCISES = MAKERS.length;
 
 /** An exercise by its number and three lots from 0 to 1. */
-export function exercise(number: number, lots: readonly [number, number, number]): Exercise {
+export function exercise(number: number, lots: readonly [number, number, number], write: Write): Exercise {
   const make = MAKERS[((number % MAKERS.length) + MAKERS.length) % MAKERS.length] as Make;
-  return make(lots);
+  return make(lots, write);
 }
 
 export const isRight = ({ answer, within }: Exercise, typed: number): boolean => Math.abs(typed - answer) <= within;

@@ -22,7 +22,7 @@ export const QUESTIONS_OF_THE_TRADE: readonly Question[] = [
   {
     asks: 'Pump or wait',
     answers: '7 %, 10 %, 20 %; pricked; not at all.',
-    ours: 'Pump above 70 mm: the middle may spoil before the brine is there.',
+    ours: 'Pump above {70 mm}: the middle may spoil before the brine is there.',
     where: 'New batch, Cure',
   },
   { asks: 'Turn', answers: 'Daily; every second day; never, held under.', ours: 'Daily: it is also the daily look at the temperature.', where: 'Today' },
@@ -35,7 +35,7 @@ export const QUESTIONS_OF_THE_TRADE: readonly Question[] = [
   { asks: 'Surface', answers: 'Dry to a pellicle; wet takes more smoke.', ours: 'Pellicle: a wet face drips and streaks.', where: 'Recipe, Drying' },
   {
     asks: 'Chamber',
-    answers: 'Cold; 65 °C; 82 to 93; 93 to 107; 120 to 135; 150.',
+    answers: 'Cold; {65 C}; {82.22 C} to {93.33 C}; {93.33 C} to {107.2 C}; {120 C} to {135 C}; {150 C}.',
     ours: 'By product. Cold only for what is really cured.',
     where: 'Recipe, Program',
   },

@@ -3,7 +3,7 @@ export const GUIDE: { cautions: readonly string[]; terms: readonly (readonly [st
   cautions: [
     'Nitrite is poisonous in gram amounts. Weigh it on a fine scale, label it, lock it away.',
     'Too much harms now, too little harms later: a piece under the floor looks cured and is not protected.',
-    'Keep meat and brine at 1 to 4 °C (34 to 40 °F) until they go to the smoke.',
+    'Keep meat and brine at {1 C} to {4.44 C} until they go to the smoke.',
     'Time and temperature are checked with a thermometer, never by the clock alone.',
     'Old brine is never used for a new cure. It goes down the drain with plenty of water.',
     'This tool computes. Your local food code, your inspector and the label of your cure decide.',
@@ -34,11 +34,11 @@ export const GUIDE: { cautions: readonly string[]; terms: readonly (readonly [st
       'Doubt',
       'Half a scale’s step, or what a spoon may hold. It is carried through to salt and ppm and drawn as a whisker; where it crosses a limit, weigh the cure.',
     ],
-    ['Salometer', 'Degrees of brine strength: 100 ° is saturated, 26.4 % salt by weight at 15.6 °C.'],
+    ['Salometer', 'Degrees of brine strength: 100 ° is saturated, {26.4 percent1} salt by weight at {15.56 C1}.'],
     ['Ingoing ppm', 'Milligrams of sodium nitrite per kilogram that go in. What is left later is less, and is not computed here.'],
     [
       'Chill gates',
-      'Two temperatures that the cooling core must pass in time: 130 to 80 °F (54 to 27 °C) within 5 h and to 45 °F (7 °C) within 10 h more for a piece that is cured to its middle with 100 ppm and above; shorter for others (FSIS Appendix B, value from memory). Three readings show it: as it comes off, near the first limit, and at the second. What nobody read is not shown.',
+      'Two temperatures that the cooling core must pass in time: {54.44 C} to {26.67 C} within 5 h and to {7.22 C} within 10 h more for a piece that is cured to its middle with 100 ppm and above; shorter for others (FSIS Appendix B, value from memory). Three readings show it: as it comes off, near the first limit, and at the second. What nobody read is not shown.',
     ],
   ],
 };

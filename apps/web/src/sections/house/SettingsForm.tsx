@@ -76,7 +76,7 @@ export function SettingsForm({ house }: { house: HouseResponse }) {
             onChange={(rawDays) => set({ rawDays: rawDays ?? null })}
             error={at('rawDays')}
             placeholder="always"
-            hint="Older ones are thinned to what draws the same curve within 0.1 °C. The log is never touched. Empty: every one stays."
+            hint="Older ones are thinned to what draws the same curve within a tenth of a degree. The log is never touched. Empty: every one stays."
           />
           {fault !== null && (
             <p className="fault" role="alert">

@@ -12,6 +12,7 @@ import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
 import { dayWithYear } from '../../shell/times';
 import { newId } from '../../data/newId';
+import { useSay } from '../../shell/reader';
 
 /** Two or more batches side by side: what was different, and what came out. */
 export function Compare() {
@@ -27,6 +28,7 @@ export function Compare() {
   );
   const { batches, failed } = useBatches(ids);
   const preferences = usePreferences();
+  const say = useSay();
   const navigate = useNavigate();
   const { data: lots = [] } = useLots();
   const [which, setWhich] = useState<'differs' | 'all'>('differs');
@@ -87,17 +89,17 @@ export function Compare() {
                       <Plate station={station} size={20} /> {STATION_NAMES[station]}
                     </th>
                   </tr>
-                  {own.map(({ key, name, unit, cells, differs }) => (
+                  {own.map(({ key, said, unit, cells, differs }) => (
                     <tr key={key} className={differs ? 'differs' : undefined}>
-                      <th scope="row">{name}</th>
+                      <th scope="row">{say(said)}</th>
                       {cells.map(({ planned, actual }, i) => (
                         <td key={whole[i]?.record.id}>
                           {actual === null && planned !== null ? (
-                            <small>planned {bookCell(planned, unit, preferences)}</small>
+                            <small>planned {bookCell(planned, unit, preferences, say)}</small>
                           ) : (
-                            bookCell(actual, unit, preferences)
+                            bookCell(actual, unit, preferences, say)
                           )}
-                          {actual !== null && planned !== null && planned !== actual && <small>planned {bookCell(planned, unit, preferences)}</small>}
+                          {actual !== null && planned !== null && planned !== actual && <small>planned {bookCell(planned, unit, preferences, say)}</small>}
                         </td>
                       ))}
                     </tr>
@@ -125,7 +127,7 @@ export function Compare() {
                 <td key={record.id} className="written">
                   {deviations(record, state).map((one) => (
                     <p key={one.entryId}>
-                      <b>{one.what}.</b> {one.reason}
+                      <b>{say(one.said)}.</b> {one.reason}
                     </p>
                   ))}
                 </td>

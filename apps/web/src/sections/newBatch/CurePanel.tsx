@@ -8,6 +8,7 @@ import { inWords } from '../../shell/quantities';
 import { HouseScales } from '../../shell/HouseScales';
 import { FormNumber } from './FormNumber';
 import { useProcess } from './useProcess';
+import { cureInWords } from '../../shell/tradeWords';
 
 /** A strong pickle is a cure that lies, but not until it is even. */
 type Way = School['kind'] | 'clock';
@@ -32,7 +33,7 @@ export function CurePanel() {
     <section className="panel">
       <div className="ph">
         <h2>The cure</h2>
-        <span className="aside">{ppm === 0 ? 'No cure: fresh salted meat' : `${cure.name}, ${cure.nitritePercent} % nitrite`}</span>
+        <span className="aside">{ppm === 0 ? 'No cure: fresh salted meat' : cureInWords(cure)}</span>
       </div>
       <div className="pad">
         <Choice

@@ -9,6 +9,7 @@ import { Glyph } from '../../shell/glyphs';
 import { dayAndTime, fieldTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { useFit, type Direction, type Fit } from './useFit';
+import { usePreferences } from '../../shell/preferences';
 
 const DIRECTIONS: Record<Direction, string> = { forwards: 'The meat comes on', backwards: 'Back from the table', both: 'Both' };
 const HOURS = { usual: 'At its usual hours', house: 'In the house’s hours' } as const;
@@ -100,6 +101,7 @@ export function WhenPanel({ notYet }: { notYet: RefObject<string | null> }) {
 /** What the plan runs into in the house, and that it runs into nothing. */
 function FitWords({ fit: { clashes, titles, fields, working, fault, plan } }: { fit: Fit }) {
   const { batches } = useLiveBatches();
+  const preferences = usePreferences();
   if (fault !== null) return <p className="fault">{fault}</p>;
   if (working && fields === null) return <p className="note">Looking where it fits in beside the other batches...</p>;
   const grave = clashes.filter((clash) => clash.kind !== 'night');
@@ -107,7 +109,12 @@ function FitWords({ fit: { clashes, titles, fields, working, fault, plan } }: { 
   return (
     <>
       {grave.map((clash) => {
-        const { title, text } = clashWords(clash, (id) => batches?.find(({ record }) => record.id === id)?.record.code ?? 'This batch', plan.resources);
+        const { title, text } = clashWords(
+          clash,
+          (id) => batches?.find(({ record }) => record.id === id)?.record.code ?? 'This batch',
+          plan.resources,
+          preferences,
+        );
         return (
           <div key={`${title}${text}`} className="strip warn" role="group" aria-label={title}>
             <span className="w">

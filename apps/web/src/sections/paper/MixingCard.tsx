@@ -2,9 +2,10 @@ import { BRINE_NAMES, pumpMap, sum } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
 import { NeedleMap } from '../../instruments/NeedleMap';
 import { usePreferences } from '../../shell/preferences';
-import { digits, inWords } from '../../shell/quantities';
+import { inWords, atSite } from '../../shell/quantities';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
+import { cureName } from '../../shell/tradeWords';
 
 /** A card for the wall: what to weigh, with a box to tick for each line, and where the needle goes. */
 export const MixingCard = () => <OneBatch>{(batch) => <Card batch={batch} />}</OneBatch>;
@@ -32,7 +33,7 @@ function Card({ batch: { record, state } }: { batch: Batch }) {
                 ...(brine.id === 'pickle' ? [] : (record.process.usual.spices ?? [])).map(
                   ({ name, gPerKg }) => [name, inWords((gPerKg * green) / 1000, 'smallMass', preferences)] as const,
                 ),
-                ...(brine.cureG > 0 ? [[`${design.cure.name}, on its own scale`, inWords(brine.cureG, 'smallMass', preferences)] as const] : []),
+                ...(brine.cureG > 0 ? [[`${cureName(design.cure.name)}, on its own scale`, inWords(brine.cureG, 'smallMass', preferences)] as const] : []),
                 ...(brine.acceleratorG === undefined ? [] : [['Ascorbate or erythorbate', inWords(brine.acceleratorG, 'smallMass', preferences)] as const]),
               ].map(([name, amount]) => (
                 <tr key={name}>
@@ -57,7 +58,7 @@ function Card({ batch: { record, state } }: { batch: Batch }) {
           return (
             <section key={piece} className="mixing">
               <h2>
-                Pump, piece {piece}: {inWords(plan.brineG, 'mass', preferences)}, {plan.sites} sites of {digits(plan.mLPerSite, 1)} mL
+                Pump, piece {piece}: {inWords(plan.brineG, 'mass', preferences)}, {plan.sites} sites of {atSite(plan.mLPerSite, preferences)}
               </h2>
               <NeedleMap
                 map={pumpMap({ section: own.section, lengthMm: own.lengthMm, spacingMm: design.school.spacingMm })}

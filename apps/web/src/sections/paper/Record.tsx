@@ -9,11 +9,13 @@ import { figureText } from '../../instruments/Working';
 import { bookCell, greyInWords } from '../../shell/bookWords';
 import { LOT_WORDS, lotName } from '../../shell/lotWords';
 import { usePreferences, type Preferences } from '../../shell/preferences';
-import { digits, inWords } from '../../shell/quantities';
+import { digits, inWords, fewDigits } from '../../shell/quantities';
 import { readWithWords } from '../../shell/toolWords';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
 import { useBatchChannels } from '../../shell/pit/useBatchChannels';
+import { useSay } from '../../shell/reader';
+import { cureInWords } from '../../shell/tradeWords';
 
 const WHEN = 'ddd D MMM YYYY HH:mm';
 const day = (at: string | number) => dayjs(at).format('D MMM YYYY');
@@ -26,6 +28,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
   const channels = useBatchChannels(batch);
   const released = pieceReleases(record, state, state.endedAt ?? Date.now(), channels);
   const preferences = usePreferences();
+  const say = useSay();
   const lines = bookLines(record, state);
   const odd = deviations(record, state);
   const { data: lots = [] } = useLots();
@@ -55,13 +58,12 @@ function RecordSheet({ batch }: { batch: Batch }) {
               {record.createdBy}, {dayjs(record.createdAt).format(WHEN)}
             </Row>
             <Row name="Cure">
-              {record.design.nitritePpm === 0
-                ? 'none'
-                : `${record.design.cure.name}, ${record.design.cure.nitritePercent} % nitrite, ${record.design.cure.nitratePercent} % nitrate`}
+              {record.design.nitritePpm === 0 ? 'none' : `${cureInWords(record.design.cure)}, ${fewDigits(record.design.cure.nitratePercent)} % nitrate`}
             </Row>
             <Row name="Nitrite, ingoing">
-              {figureText(nitrite.applies)} {nitrite.applies.base}, from {digits(nitrite.applies.low, 1)} to {digits(nitrite.applies.high, 1)}. {rules}: floor{' '}
-              {nitrite.judgement.floor}, limit {nitrite.judgement.limit} ppm. {nitrite.applies.working}
+              {figureText(nitrite.applies, preferences)} {say(nitrite.applies.said.base)}, from {digits(nitrite.applies.low, 1)} to{' '}
+              {digits(nitrite.applies.high, 1)}. {rules}: floor {nitrite.judgement.floor}, limit {nitrite.judgement.limit} ppm.{' '}
+              {say(nitrite.applies.said.working)}
             </Row>
             <Row name="Ended">
               {state.endedAt === null ? 'not yet' : `${state.outcome === 'finished' ? 'packed' : 'thrown away'} ${dayjs(state.endedAt).format(WHEN)}`}
@@ -131,13 +133,13 @@ function RecordSheet({ batch }: { batch: Batch }) {
               <Fragment key={station}>
                 {lines
                   .filter((line) => line.station === station && (line.actual !== null || line.planned !== null))
-                  .map(({ key, name, unit, planned, actual }) => (
+                  .map(({ key, said, unit, planned, actual }) => (
                     <tr key={key}>
                       <th scope="row">
-                        {STATION_NAMES[station]}: {name.toLowerCase()}
+                        {STATION_NAMES[station]}: {say(said).toLowerCase()}
                       </th>
-                      <td>{bookCell(planned, unit, preferences)}</td>
-                      <td>{bookCell(actual, unit, preferences)}</td>
+                      <td>{bookCell(planned, unit, preferences, say)}</td>
+                      <td>{bookCell(actual, unit, preferences, say)}</td>
                     </tr>
                   ))}
               </Fragment>
@@ -170,7 +172,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
                   </td>
                   <td>
                     {SHOWN_WORDS[cooked]}
-                    {cooked === 'met' && `, ${lethalityTable(record.design.ruleSet, record.design.product).standsFor}`}
+                    {cooked === 'met' && `, ${say(lethalityTable(record.design.ruleSet, record.design.product).standsFor)}`}
                   </td>
                   <td>{CHILLED_WORDS[chilled]}</td>
                 </tr>
@@ -186,10 +188,10 @@ function RecordSheet({ batch }: { batch: Batch }) {
         ) : (
           <table>
             <tbody>
-              {odd.map(({ entryId, at, by, what, reason }) => (
+              {odd.map(({ entryId, at, by, said, reason }) => (
                 <tr key={entryId}>
                   <td>{dayjs(at).format(WHEN)}</td>
-                  <th scope="row">{what}</th>
+                  <th scope="row">{say(said)}</th>
                   <td>{reason}</td>
                   <td>{by}</td>
                 </tr>

@@ -25,7 +25,7 @@ import { NumberField } from '../../instruments/NumberField';
 import { Choice } from '../../shell/Choice';
 import { ProgramPhases } from '../../shell/pit/ProgramPhases';
 import { usePreferences } from '../../shell/preferences';
-import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
+import { PRODUCT_NAMES, SCHOOL_WORDS, cureInWords } from '../../shell/tradeWords';
 import { Checks, Spices, Words } from './RecipeLists';
 import { newId } from '../../data/newId';
 
@@ -199,7 +199,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
               {cureName === '' && <option value="">{draft.cure.name}</option>}
               {CURES.map((cure) => (
                 <option key={cure.name} value={cure.name}>
-                  {cure.name === NO_CURE.name ? 'No cure: fresh salted meat' : `${cure.name}, ${cure.nitritePercent} % nitrite`}
+                  {cure.name === NO_CURE.name ? 'No cure: fresh salted meat' : cureInWords(cure)}
                 </option>
               ))}
             </select>

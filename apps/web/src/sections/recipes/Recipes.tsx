@@ -4,7 +4,7 @@ import { latest, useRecipes } from '../../data/recipes';
 import { useHouse } from '../../data/batches';
 import { TableHead } from '../../instruments/TableHead';
 import { usePreferences } from '../../shell/preferences';
-import { inWords } from '../../shell/quantities';
+import { inWords, fewDigits } from '../../shell/quantities';
 import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
 import { Only } from '../../shell/Only';
 
@@ -69,7 +69,7 @@ export function Recipes() {
                     </th>
                     <td>{PRODUCT_NAMES[said.product]}</td>
                     <td>{SCHOOL_WORDS[said.school][0]}</td>
-                    <td className="n">{said.saltPercent} %</td>
+                    <td className="n">{fewDigits(said.saltPercent)} %</td>
                     <td className="n">{said.nitritePpm === 0 ? 'none' : `${said.nitritePpm} ppm`}</td>
                     <td className="n">{said.cureDays[said.school].usual}</td>
                     <td className="n">{inWords(said.coreTargetC, 'temperature', preferences, 0)}</td>

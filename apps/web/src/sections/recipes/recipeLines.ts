@@ -1,9 +1,9 @@
 import { RECIPE_NUMBERS, RECIPE_NUMBER_NAMES, SCHOOLS, STATION_NAMES, thicknessMm, type Recipe, type RecipeNumber } from '@bunkhouse/core';
 import { MEDIUM_WORDS } from '../../shell/pit/programWords';
 import { TENDING_WORDS } from '../../shell/pit/words';
-import { digits, inWords } from '../../shell/quantities';
+import { digits, fewDigits, inWords, perMeat } from '../../shell/quantities';
 import type { Preferences } from '../../shell/preferences';
-import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
+import { cureInWords, PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
 
 /** A part of a recipe in a line: what it is, and what it says. */
 export interface RecipeLine {
@@ -26,9 +26,9 @@ export function recipeLines(recipe: Recipe, shown: Preferences): RecipeLine[] {
     ...(recipe.strongSaltPercent === undefined
       ? []
       : [line('strongSaltPercent', 'Strong pickle, salt of the brine', `${digits(recipe.strongSaltPercent, 1)} %`)]),
-    line('cure', 'Cure', recipe.nitritePpm === 0 ? 'none' : `${cure.name}, ${cure.nitritePercent} % nitrite`),
+    line('cure', 'Cure', recipe.nitritePpm === 0 ? 'none' : cureInWords(cure)),
     ...(Object.keys(RECIPE_NUMBERS) as RecipeNumber[]).map((name) => line(name, RECIPE_NUMBER_NAMES[name], numberText(name, recipe[name], shown))),
-    ...recipe.spices.map(({ name, gPerKg }) => line(`spice ${name}`, name, `${digits(gPerKg, 1)} g for each kg of meat`)),
+    ...recipe.spices.map(({ name, gPerKg }) => line(`spice ${name}`, name, perMeat(gPerKg, shown))),
     ...SCHOOLS.map((school) =>
       line(
         `days ${school}`,
@@ -60,7 +60,8 @@ export function recipeLines(recipe: Recipe, shown: Preferences): RecipeLine[] {
 
 function numberText(name: RecipeNumber, value: number, shown: Preferences): string {
   if (name === 'coreTargetC') return inWords(value, 'temperature', shown, 0);
-  return `${Number(value.toFixed(3))} ${RECIPE_NUMBERS[name].unit}`;
+  const { unit } = RECIPE_NUMBERS[name];
+  return `${fewDigits(value, 3)} ${unit === 'kg' && shown.system === 'us' ? 'lb' : unit}`;
 }
 
 /** What differs between two recipes: lines that say something else, or stand in one of them only. */

@@ -5,6 +5,7 @@ import { Glyph } from '../glyphs';
 import { usePreferences } from '../preferences';
 import { inWords } from '../quantities';
 import { asNumber } from './typed';
+import { cureName } from '../tradeWords';
 
 /** Mixing as a tick list: each line weighed, or ticked as on the sheet. */
 export function MixLines({
@@ -30,7 +31,7 @@ export function MixLines({
     { name: 'sugarG', label: 'Sugar', grams: brine.sugarG, quantity: 'mass' as const, step: design.meatScaleStepG },
     // Salted meat has no cure to weigh.
     ...(design.nitritePpm > 0
-      ? [{ name: 'cureG', label: design.cure.name, grams: brine.cureG, quantity: 'smallMass' as const, step: design.cureScaleStepG }]
+      ? [{ name: 'cureG', label: cureName(design.cure.name), grams: brine.cureG, quantity: 'smallMass' as const, step: design.cureScaleStepG }]
       : []),
     ...(brine.acceleratorG === undefined
       ? []

@@ -33,6 +33,9 @@ export const SAFETY_WORDS = {
     'Meat that is not cured must come through the warm within {mostH, number, h}: by this program its core takes {hours, number, h1}. Make the chamber hotter, or the pieces thinner.',
   'much-too-slow-uncured':
     'Meat that is not cured must come through the warm within {mostH, number, h}: by this program its core takes more than a day. Make the chamber hotter, or the pieces thinner.',
+  'stands-for-log': '{log10, number, n1} log',
+  'stands-for-minutes': '{coreC, number, C} for {n, number, min}',
+  'stands-for-core': '{coreC, number, C}',
 } as const;
 
 export const safetySays: Speaker<typeof SAFETY_WORDS> = speaker(SAFETY_WORDS);

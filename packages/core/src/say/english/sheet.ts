@@ -26,7 +26,8 @@ export const SHEET_WORDS = {
   'by-pump-grams': 'pump % × green weight of a piece',
   'by-site': 'pickle ÷ its density ÷ needle sites',
   'by-taken': '(weight after − green weight) ÷ green weight × 100',
-  'sum-ice': '(hot part at {hotC, number, C1} and the rest at {coldC, number, C1}, down to {targetC, number, C1}) ÷ (melting heat + {fallC, number, K1} × heat of water)',
+  'sum-ice':
+    '(hot part at {hotC, number, C1} and the rest at {coldC, number, C1}, down to {targetC, number, C1}) ÷ (melting heat + {fallC, number, K1} × heat of water)',
   'sum-hold-down': '{meatML, number, in3W} × (brine − {density, number, gPerMl}) × {margin, number, n2}',
   'sum-cover': '{floorMm2, number, cm2W} × {levelMm, number, cmW} − {meatML, number, in3W}',
   'sum-pump-grams': '{percent, number, percentW} × {pieceG, number, gW}',
@@ -42,6 +43,12 @@ export const SHEET_WORDS = {
   'because-near-even': '{taken}: nearer to even than not, so everything in the tub is counted.',
   'because-model-more': '{reason}. By the model it takes up more than the 10 % that inspectors count as pick-up, so the model’s figure is judged.',
   'because-pick-up': '{reason}, so only the brine that it picks up is counted.',
+  'school-even': 'By weight until even, {aim, number, ppm1}',
+  'school-kitchen': '{rate, number, gPerKg} of meat and water',
+  'school-teaspoon': 'A level teaspoon for five pounds of meat',
+  'school-clock': 'Pulled by the clock, {percent, number, percent} picked up, {aim, number, ppm1}',
+  'school-pump': 'Pumped {percent, number, percent1}, {aim, number, ppm1}',
+  'school-dry': 'Rubbed on in a bag, {aim, number, ppm1} of the meat',
 } as const;
 
 export const sheetSays: Speaker<typeof SHEET_WORDS> = speaker(SHEET_WORDS);

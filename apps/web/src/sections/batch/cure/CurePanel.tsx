@@ -15,6 +15,7 @@ import { DryPanel } from './DryPanel';
 import { Scrubber } from './Scrubber';
 import { SoakPanel } from './SoakPanel';
 import { WhatIfs } from './WhatIfs';
+import { useSay } from '../../../shell/reader';
 
 /** Steps of colour, in the unit that is shown: % salt, ppm nitrite. */
 const STEPS: Readonly<Record<Species, readonly number[]>> = {
@@ -82,6 +83,7 @@ function useWhatIf(batch: Batch, course: CureCourse, now: number) {
 }
 
 function Course({ answer, course, batch, now }: { answer: SectionAnswer; course: CureCourse; batch: Batch; now: number }) {
+  const say = useSay();
   const [species, setSpecies] = useState<Species>('salt');
   const { offered, chosen, otherCourse, otherAnswer, choose } = useWhatIf(batch, course, now);
   const nowH = (now - course.startsAt) / HOUR_MS;
@@ -169,7 +171,7 @@ function Course({ answer, course, batch, now }: { answer: SectionAnswer; course:
             offered={offered}
             chosen={chosen}
             plan={{ name: 'As planned', course, answer }}
-            other={otherAnswer === null || chosen === null ? null : { name: chosen.title, course: otherCourse, answer: otherAnswer }}
+            other={otherAnswer === null || chosen === null ? null : { name: say(chosen.said), course: otherCourse, answer: otherAnswer }}
             onChoose={choose}
           />
         )}

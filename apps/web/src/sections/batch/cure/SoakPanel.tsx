@@ -120,8 +120,8 @@ export function SoakPanel({
         )}
         <p className="note">
           {usual.verdicts === 0
-            ? 'No fry test is kept yet: 2.3 % is what most like. Say how a slice tastes, and the target follows.'
-            : `The target comes from ${usual.verdicts === 1 ? 'one fry test' : `${usual.verdicts} fry tests`} of this house and the usual 2.3 %${
+            ? `No fry test is kept yet: ${digits(2.3, 1)} % is what most like. Say how a slice tastes, and the target follows.`
+            : `The target comes from ${usual.verdicts === 1 ? 'one fry test' : `${usual.verdicts} fry tests`} of this house and the usual ${digits(2.3, 1)} %${
                 usual.verdicts < LEARNT_FROM ? `; from ${LEARNT_FROM} on it counts as learnt` : ''
               }.`}{' '}
           <Link className="lnk" to="/learnt">

@@ -10,6 +10,7 @@ import { useReplan } from '../../../shell/useReplan';
 import { TableHead } from '../../../instruments/TableHead';
 import { Only } from '../../../shell/Only';
 import { newId } from '../../../data/newId';
+import { useSay } from '../../../shell/reader';
 
 /** One way, in a line of the comparison. */
 interface Way {
@@ -40,6 +41,7 @@ export function WhatIfs({
   const { replan, busy, fault } = useReplan(batch);
   const navigate = useNavigate();
   const { name } = usePreferences();
+  const say = useSay();
   const asNext = (whatIf: WhatIf) => {
     const { record, state } = batch;
     const startsAt = new Date(Math.ceil(houseTime() / QUARTER_MS) * QUARTER_MS).toISOString();
@@ -58,7 +60,7 @@ export function WhatIfs({
             aria-pressed={chosen?.id === whatIf.id}
             onClick={() => onChoose(chosen?.id === whatIf.id ? null : whatIf.id)}
           >
-            {whatIf.title}
+            {say(whatIf.said)}
           </button>
         ))}
       </div>
@@ -71,7 +73,7 @@ export function WhatIfs({
               <WayLine way={plan} />
               {other === null ? (
                 <tr>
-                  <th scope="row">{chosen.title}</th>
+                  <th scope="row">{say(chosen.said)}</th>
                   <td colSpan={5} className="n">
                     computing
                   </td>
