@@ -1,6 +1,6 @@
 import type { BatchResponse, HouseResponse, LedgerResponse, RecipeResponse } from '@bunkhouse/api';
 import type { Page } from '@playwright/test';
-import { expect, test } from './test';
+import { expect, test } from './test.js';
 
 /** Everything that a house can choose of how it writes, the other way round. */
 const AMERICAN: Partial<HouseResponse['settings']> = { system: 'us', temperature: 'F', decimal: 'comma', dates: 'monthFirst', clock: '12' };
@@ -10,14 +10,17 @@ const WRONG: Record<string, RegExp> = {
   '°C': /°C/,
   'grams or kilograms': /\d\s?(g|kg)\b(?!\/)/,
   'millimetres or centimetres': /\d\s?(mm|cm)\b/,
-  'litres': /\d\s?(mL|L)\b/,
+  litres: /\d\s?(mL|L)\b/,
   'a point between digits': /\d\.\d/,
   'hours to 24': /\b(1[3-9]|2[0-3]):[0-5]\d\b/,
   'the day before the month': /\b\d{1,2} (Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)/,
 };
 
 /** What somebody wrote, names a document by its paragraph, or is no quantity, stays as it is. */
-const AS_IT_IS = [/9 CFR [\d.(), ]+(?:\([a-z]\))?/g, /\b\d+\.\d+\.\d+\b/g, /127\.0\.0\.1(:\d+)?/g];
+const AS_IT_IS = [/9 CFR [\d.]+(\([a-z]\))?(,? (and )?[\d.]+(\([a-z]\))?)*/g, /Source: .*/g, /^FSIS .*/g, /\b\d+\.\d+\.\d+\b/g, /127\.0\.0\.1(:\d+)?/g];
+
+/** The very choices, as the settings of the house name them. */
+const CHOICES = ['°C', '3.5 %', '17 Oct', '15:30'];
 
 /** Every line that a screen shows or says to those who do not see it. */
 const linesOf = (page: Page): Promise<string[]> =>
@@ -32,11 +35,14 @@ const linesOf = (page: Page): Promise<string[]> =>
 
 function faultsIn(lines: readonly string[]): string[] {
   const faults = lines.flatMap((line) => {
+    if (CHOICES.includes(line.trim())) return [];
     const text = AS_IT_IS.reduce((rest, pattern) => rest.replace(pattern, ''), line);
     return Object.entries(WRONG).flatMap(([what, pattern]) => (pattern.test(text) ? [`${what}: ${line.trim().slice(0, 160)}`] : []));
   });
   return [...new Set(faults)];
 }
+
+const SETTLED_MS = 700;
 
 test('a house that reads °F, pounds, commas, months first and twelve hours finds nothing else on any screen', async ({ page, request }) => {
   test.setTimeout(300_000);
@@ -49,7 +55,7 @@ test('a house that reads °F, pounds, commas, months first and twelve hours find
   const live = await ask<BatchResponse[]>('/api/batches');
   const { rows } = await ask<LedgerResponse>('/api/ledger?sort=endedAt');
   const recipes = await ask<RecipeResponse[]>('/api/recipes');
-  const ended = rows.slice(0, 4).map(({ id }) => id);
+  const ended = rows.slice(0, 3).map(({ id }) => id);
   const spoons = new URLSearchParams({
     product: 'canadian-bacon',
     door: 'have',
@@ -62,8 +68,9 @@ test('a house that reads °F, pounds, commas, months first and twelve hours find
   const paths = [
     '/',
     '/new',
-    ...live.flatMap(({ id }) => [`/batches/${id}`, `/batches/${id}/mixing-card`, `/batches/${id}/labels`]),
-    ...live.slice(0, 3).map(({ id }) => `/pit/${id}`),
+    ...live.map(({ id }) => `/batches/${id}`),
+    ...live.slice(0, 2).flatMap(({ id }) => [`/batches/${id}/mixing-card`, `/batches/${id}/labels`]),
+    ...live.slice(0, 2).map(({ id }) => `/pit/${id}`),
     ...ended.flatMap((id) => [`/batches/${id}`, `/batches/${id}/record`]),
     '/bench',
     `/bench?${spoons.toString()}`,
@@ -72,7 +79,7 @@ test('a house that reads °F, pounds, commas, months first and twelve hours find
     '/stores',
     '/recipes',
     '/recipes/new',
-    ...recipes.slice(0, 3).map(({ id }) => `/recipes/${id}`),
+    ...recipes.slice(0, 2).map(({ id }) => `/recipes/${id}`),
     '/ledger',
     '/ledger/file',
     `/ledger/compare?ids=${ended.slice(0, 2).join(',')}`,
@@ -88,11 +95,13 @@ test('a house that reads °F, pounds, commas, months first and twelve hours find
   for (const path of paths) {
     await page.goto(path);
     await page.getByRole('heading').first().waitFor();
-    await page.waitForLoadState('networkidle').catch(() => undefined);
-    await page.waitForTimeout(1200);
-    for (const details of await page.locator('details:not([open]) > summary').all()) await details.click({ timeout: 1000 }).catch(() => undefined);
+    // What a worker computes comes after the rest.
+    await page.waitForTimeout(SETTLED_MS);
+    const working = page.getByRole('button', { name: 'Working', exact: true });
+    while ((await working.count()) > 0) await working.first().click();
     const faults = faultsIn(await linesOf(page));
-    if (faults.length > 0) found[path.replace(/[0-9a-f-]{36}/g, 'ID').slice(0, 60)] = [...(found[path] ?? []), ...faults];
+    const screen = path.replace(/[0-9a-f-]{36}/g, 'ID').slice(0, 60);
+    if (faults.length > 0) found[screen] = [...new Set([...(found[screen] ?? []), ...faults])];
   }
   expect(found).toEqual({});
 });
