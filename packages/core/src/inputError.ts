@@ -1,4 +1,3 @@
-import { asWritten } from './say/asWritten.js';
 import type { Message, MessageArgs } from './say/message.js';
 
 /**
@@ -10,13 +9,12 @@ export class InputError extends Error {
   readonly code: string;
   readonly args: MessageArgs;
 
-  constructor(field: string, said: Message | string) {
-    const { code, args, message } = typeof said === 'string' ? asWritten(said) : said;
-    super(message);
+  constructor(field: string, said: Message) {
+    super(said.message);
     this.name = 'InputError';
     this.field = field;
-    this.code = code;
-    this.args = args;
+    this.code = said.code;
+    this.args = said.args;
   }
 
   /** what is wrong, as a sentence by its code */

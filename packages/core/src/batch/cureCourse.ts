@@ -9,6 +9,7 @@ import type { Diffusivity } from '../log/batchDesign.js';
 import { sum } from './batchFacts.js';
 import type { BatchRecord, BatchState, StepState, Ticket } from './batchState.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What a course is worked out from. */
 export type CourseState = Pick<BatchState, 'design' | 'facts' | 'figures' | keyof Ticket>;
@@ -64,7 +65,7 @@ const SOAK_SAMPLE_H = 0.05;
 export function cureCourse(record: BatchRecord, state: CourseState, code: string): CureCourse {
   const { design } = state;
   const piece = design.pieces.find((candidate) => candidate.code === code);
-  if (piece === undefined) throw new InputError('code', `There is no piece ${code} in this batch.`);
+  if (piece === undefined) throw new InputError('code', inputSays('piece-not-here', { piece: code }));
   const events = eventsOf(state);
   const startsAt = events[0]?.at ?? Date.parse(design.startsAt);
   const hour = (at: number) => Math.max(0, (at - startsAt) / HOUR_MS);
@@ -171,7 +172,7 @@ function coldOf({ step }: CourseEvent): number | null {
 function bathOf({ design, facts, figures }: CourseState, species: Species): { bathG: number; saltPercent: number } {
   const brine = facts.brines.find(({ id }) => id !== 'pickle');
   const strength = figures.brines.find((candidate) => candidate.brine.id !== 'pickle')?.strength.value ?? 0;
-  if (brine === undefined) throw new InputError('brines', 'There is no brine in this batch.');
+  if (brine === undefined) throw new InputError('brines', inputSays('no-brine-here'));
   return { bathG: brine.brineG, saltPercent: species === 'salt' ? strength : ((brine.cureG * nitriteFraction(design.cure)) / brine.brineG) * 100 };
 }
 
@@ -179,7 +180,7 @@ function bathOf({ design, facts, figures }: CourseState, species: Species): { ba
 function injection({ design, facts, figures }: CourseState, code: string, event: CourseEvent, species: Species): Injection {
   const { school } = design;
   const pickle = facts.brines.find(({ id }) => id === 'pickle');
-  if (school.kind !== 'pumpAndCover' || pickle === undefined) throw new InputError('school', 'This batch is not pumped.');
+  if (school.kind !== 'pumpAndCover' || pickle === undefined) throw new InputError('school', inputSays('not-pumped'));
   const strength = figures.brines.find((candidate) => candidate.brine.id === 'pickle')?.strength.value ?? 0;
   const greenG = facts.greenG[code] ?? 1;
   const weighed = event.done ? facts.pumpings[code]?.[event.kind === 'pump' ? 0 : 1] : undefined;

@@ -12,6 +12,7 @@ import type { BrineId } from '../steps/brine.js';
 import { inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
 import { because } from '../cure/nitriteFigure.js';
 import { figureSays } from '../say/english/figures.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Figures that differ by less are the same figure, ppm. */
 const ROUNDING_PPM = 1e-6;
@@ -123,7 +124,7 @@ export function pumpedShare(design: BatchDesign, facts: BatchFacts, school: Extr
   const step = design.meatScaleStepG;
   const gained = pumpings.map(({ beforeG, pumpedG }) => minus(weighed(pumpedG, step), weighed(beforeG, step)));
   if (pumpings.some(({ beforeG, pumpedG }) => pumpedG < beforeG)) {
-    throw new InputError(`greenG:${code}`, `Piece ${code} would weigh less after pumping than before it. Look at both weights.`);
+    throw new InputError(`greenG:${code}`, inputSays('pumped-lighter', { piece: code }));
   }
   const done = over(plus(...gained), weighed(facts.greenG[code] ?? 0, step));
   const planned = facts.repumpOpen ? exactly(school.repumpPercent / 100) : exactly(0);

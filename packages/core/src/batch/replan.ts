@@ -9,6 +9,7 @@ import { requireProgram } from '../recipes/cookProgram.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 import type { Process } from '../recipes/process.js';
 import type { DesignChanges } from '../log/designChanges.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What may still change when meat and brine have met. */
 export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'coldC', 'soakMin', 'stepAt', 'startsAt', 'readyBy', 'stores', 'program'];
@@ -16,7 +17,7 @@ export const LATE_CHANGES: readonly (keyof DesignChanges)[] = ['cureDays', 'cold
 /** Changes that are no plain number, each with its own check. */
 const REQUIRE = {
   skinOn: (skinOn: unknown) => {
-    if (typeof skinOn !== 'boolean') throw new InputError('changes.skinOn', 'Skin on: yes or no.');
+    if (typeof skinOn !== 'boolean') throw new InputError('changes.skinOn', inputSays('skin-or-not'));
   },
   stepAt: requireInstants,
   startsAt: (at: unknown) => requireInstant('changes.startsAt', at),
@@ -44,9 +45,9 @@ const CHANGE_NAMES = [...Object.keys(LIMITS), ...Object.keys(REQUIRE)] as (keyof
  */
 export function changedDesign(design: BatchDesign, process: Process, changes: DesignChanges): BatchDesign {
   const asked = (Object.keys(changes) as (keyof DesignChanges)[]).filter((name) => changes[name] !== undefined);
-  if (asked.length === 0) throw new InputError('changes', 'What is to change? Nothing is given.');
+  if (asked.length === 0) throw new InputError('changes', inputSays('nothing-changed'));
   for (const name of asked) {
-    if (!CHANGE_NAMES.includes(name)) throw new InputError('changes', 'That is nothing that a plan can change.');
+    if (!CHANGE_NAMES.includes(name)) throw new InputError('changes', inputSays('no-such-change'));
     if (name in LIMITS) requireNumber(`changes.${name}`, changes[name], LIMITS[name as keyof typeof LIMITS]);
     else REQUIRE[name as keyof typeof REQUIRE](changes[name]);
   }
@@ -82,18 +83,18 @@ const MOST_JOBS = 120;
  * @throws InputError where a job or its time is none
  */
 export function requireInstants(stepAt: unknown): StepInstants {
-  if (typeof stepAt !== 'object' || stepAt === null || Array.isArray(stepAt)) throw new InputError('changes.stepAt', 'Which jobs, and when?');
+  if (typeof stepAt !== 'object' || stepAt === null || Array.isArray(stepAt)) throw new InputError('changes.stepAt', inputSays('which-jobs'));
   const jobs = Object.entries(stepAt);
-  if (jobs.length === 0 || jobs.length > MOST_JOBS) throw new InputError('changes.stepAt', `Between 1 and ${MOST_JOBS} jobs are moved at once.`);
+  if (jobs.length === 0 || jobs.length > MOST_JOBS) throw new InputError('changes.stepAt', inputSays('too-many-jobs-moved', { most: MOST_JOBS }));
   for (const [id, at] of jobs) {
-    if (!/^[a-z0-9-]{1,40}$/.test(id)) throw new InputError('changes.stepAt', 'This batch has no such step.');
-    if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError('changes.stepAt', 'A job’s new time is none.');
+    if (!/^[a-z0-9-]{1,40}$/.test(id)) throw new InputError('changes.stepAt', inputSays('step-not-here'));
+    if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError('changes.stepAt', inputSays('no-new-time'));
   }
   return Object.fromEntries(jobs.map(([id, at]) => [id, new Date(at as string).toISOString()]));
 }
 
 function requireInstant(field: string, at: unknown): void {
-  if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError(field, 'That is no date and time.');
+  if (typeof at !== 'string' || !Number.isFinite(Date.parse(at))) throw new InputError(field, inputSays('no-date-and-time'));
 }
 
 /**
@@ -102,10 +103,10 @@ function requireInstant(field: string, at: unknown): void {
  * @throws InputError where a store is none
  */
 export function requireStores(stores: unknown): Partial<Record<HoldName, string>> {
-  if (typeof stores !== 'object' || stores === null || Array.isArray(stores)) throw new InputError('changes.stores', 'Which stores?');
+  if (typeof stores !== 'object' || stores === null || Array.isArray(stores)) throw new InputError('changes.stores', inputSays('which-stores'));
   for (const [name, store] of Object.entries(stores)) {
-    if (!(HOLD_NAMES as readonly string[]).includes(name)) throw new InputError('changes.stores', 'A batch holds no such thing.');
-    if (typeof store !== 'string' || !/^[a-z0-9-]{1,40}$/.test(store)) throw new InputError('changes.stores', 'There is no such store.');
+    if (!(HOLD_NAMES as readonly string[]).includes(name)) throw new InputError('changes.stores', inputSays('holds-no-such'));
+    if (typeof store !== 'string' || !/^[a-z0-9-]{1,40}$/.test(store)) throw new InputError('changes.stores', inputSays('no-such-store'));
   }
   return { ...stores };
 }
@@ -115,7 +116,7 @@ function changedSchool(school: School, { usual }: Process, { pumpPercent, pickle
     return { ...school, pumpPercent: pumpPercent ?? school.pumpPercent, pickleSaltPercent: pickleSaltPercent ?? school.pickleSaltPercent };
   }
   if (pumpPercent === undefined) {
-    if (pickleSaltPercent !== undefined) throw new InputError('changes.pickleSaltPercent', 'This batch is not pumped: it has no pickle.');
+    if (pickleSaltPercent !== undefined) throw new InputError('changes.pickleSaltPercent', inputSays('no-pickle-here'));
     return school;
   }
   return {

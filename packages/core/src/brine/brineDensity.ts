@@ -1,6 +1,7 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { SATURATED_SALT_PERCENT } from './salometer.js';
+import { inputSays } from '../say/english/inputs.js';
 
 type Point = readonly [percent: number, gPerML: number];
 
@@ -100,5 +101,5 @@ function interpolate(points: readonly Point[], at: number): number {
     const [x1, y1] = points[i] ?? [0, 0];
     if (at <= x1) return y0 + ((at - x0) / (x1 - x0)) * (y1 - y0);
   }
-  throw new InputError('percent', `${at} lies outside the density table.`);
+  throw new InputError('percent', inputSays('off-density-table', { percent: at }));
 }

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber, requireThing } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Inside measures of a tub. */
 export type Container =
@@ -42,8 +43,8 @@ export interface Cover {
 export function coverBrine(p: { container: Container; pieces: readonly LyingPiece[]; coverMm?: number }): Cover {
   const { floorMm2, heightMm } = inside(p.container);
   const coverMm = requireNumber('coverMm', p.coverMm ?? USUAL_COVER_MM, { min: 0, max: 300, unit: 'mm' });
-  requireThing('pieces', p.pieces, 'Which pieces lie in it?');
-  if (!(p.pieces.length > 0)) throw new InputError('pieces', 'Which pieces lie in it? Give at least one.');
+  requireThing('pieces', p.pieces, inputSays('which-pieces'));
+  if (!(p.pieces.length > 0)) throw new InputError('pieces', inputSays('no-pieces-in-it'));
   const volumes = p.pieces.map((piece, i) => pieceVolumeML(piece, i));
   const highest = Math.max(...p.pieces.map((piece) => piece.heightMm));
   const footMm2 = p.pieces.reduce((sum, piece, i) => sum + ((volumes[i] ?? 0) * 1000) / piece.heightMm, 0);
@@ -82,7 +83,7 @@ export function containerML(container: Container): number {
 }
 
 function inside(container: Container): { floorMm2: number; heightMm: number } {
-  requireThing('container', container, 'What does it lie in? Give the inside measures of the tub.');
+  requireThing('container', container, inputSays('which-tub'));
   const heightMm = size('container.heightMm', container.heightMm);
   switch (container.shape) {
     case 'round':
@@ -90,7 +91,7 @@ function inside(container: Container): { floorMm2: number; heightMm: number } {
     case 'rectangular':
       return { floorMm2: size('container.lengthMm', container.lengthMm) * size('container.widthMm', container.widthMm), heightMm };
     default:
-      throw new InputError('container.shape', `"${String((container as { shape: unknown }).shape)}" is not a shape of tub that is known here.`);
+      throw new InputError('container.shape', inputSays('unknown-tub', { shape: String((container as { shape: unknown }).shape) }));
   }
 }
 

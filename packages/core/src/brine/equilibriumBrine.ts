@@ -62,7 +62,7 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
   const solids = salt + sugar;
   const ofEverything = perEverything * (1 - counted) + (everything ? solids : 0);
   const fixed = waterG + cureKnownG * (1 - counted) + (everything ? 0 : solids * meatPlusWaterG);
-  if (ofEverything >= 1) throw new InputError('nitritePpm', 'That much of everything cannot be cure and salt.');
+  if (ofEverything >= 1) throw new InputError('nitritePpm', inputSays('more-than-everything'));
   const brineG = (fixed + ofEverything * meatG) / (1 - ofEverything);
 
   const base = everything ? meatG + brineG : meatPlusWaterG;
@@ -84,7 +84,7 @@ export function equilibriumBrine(p: EquilibriumBrineParams): EquilibriumBrine {
 
 function requireDose(p: EquilibriumBrineParams): { kind: 'nitritePpm' | 'cureGPerKg'; amount: number } {
   if ((p.nitritePpm === undefined) === (p.cureGPerKg === undefined)) {
-    throw new InputError('nitritePpm', 'Give either the nitrite wanted in ppm or the grams of cure per kg, not both.');
+    throw new InputError('nitritePpm', inputSays('nitrite-or-dose'));
   }
   if (p.nitritePpm !== undefined) {
     return { kind: 'nitritePpm', amount: requireNumber('nitritePpm', p.nitritePpm, { min: 0, max: 20000, unit: 'ppm' }) };

@@ -3,6 +3,8 @@ import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
 import { requireNumber, requireThing } from '../units/require.js';
 import { brineStrength, type BrineStrength } from './brineStrength.js';
 import { salometerToSaltPercent } from './salometer.js';
+import type { Message } from '../say/message.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What the nitrite of a pickle is aimed at: the ingoing figure by one of the inspectors' bases (docs/science.md, “Ingoing nitrite”). */
 export interface NitriteTarget {
@@ -50,32 +52,29 @@ export function pickle(p: PickleParams): Pickle {
   // Cure = perBrine × B + fixedCureG; B = water + salt·B + sugar·B + (1 − carriedSalt) × cure.
   const { perBrine, fixedG } = nitriteWanted(p.target);
   const rest = 1 - salt - sugar - ((1 - carriedSalt) * perBrine) / share;
-  if (rest <= 0) throw new InputError('target.ppm', `No room is left for water: ask for less salt, sugar or nitrite. ${mostPossible(p, salt)}`);
+  if (rest <= 0) throw new InputError('target.ppm', inputSays('no-room-for-water', { most: mostPossible(p, salt) }));
   const brineG = (waterG + ((1 - carriedSalt) * fixedG) / share) / rest;
   const cureG = (perBrine * brineG + fixedG) / share;
   const saltG = salt * brineG - carriedSalt * cureG;
   if (saltG < -1e-9) {
     const strength = ((carriedSalt * cureG) / brineG) * 100;
-    throw new InputError(
-      'saltPercentOfBrine',
-      `The cure alone makes this brine ${strength.toFixed(1)} % salt: ask for at least that, or for less nitrite. ${mostPossible(p, salt)}`,
-    );
+    throw new InputError('saltPercentOfBrine', inputSays('cure-makes-strength', { percent: strength, most: mostPossible(p, salt) }));
   }
   const brine = { waterG, saltG: Math.max(0, saltG), sugarG: sugar * brineG, cureG };
   return { ...brine, brineG, ...brineStrength(brine, p.cure), brineNitritePpm: ((cureG * share) / brineG) * 1e6 };
 }
 
 /** The most nitrite that the mix can give while it brings no more salt than is asked for, in words. */
-function mostPossible({ cure, target: t }: PickleParams, salt: number): string {
+function mostPossible({ cure, target: t }: PickleParams, salt: number): Message | string {
   if (cure.saltPercent <= 0 || salt <= 0 || (t.basis !== 'pumped' && t.basis !== 'pickUp')) return '';
   const taken = (t.basis === 'pumped' ? (t.pumpPercent ?? 0) : (t.pickUpPercent ?? 10)) / 100;
   const most = ((salt / (cure.saltPercent / 100)) * cure.nitritePercent * taken * 1e6) / 100;
-  return `At this strength ${cure.name} gives ${Math.floor(most)} ppm at the most.`;
+  return inputSays('most-at-this-strength', { cure: cure.name, most: Math.floor(most) });
 }
 
 function strengthPercent(p: PickleParams): number {
   if ((p.saltPercentOfBrine === undefined) === (p.salometer === undefined)) {
-    throw new InputError('saltPercentOfBrine', 'Give the strength either in % of the brine or in salometer degrees.');
+    throw new InputError('saltPercentOfBrine', inputSays('strength-or-degrees'));
   }
   if (p.salometer !== undefined) return salometerToSaltPercent(p.salometer);
   return requireNumber('saltPercentOfBrine', p.saltPercentOfBrine, { min: 0, max: 30, unit: '%' });
@@ -83,7 +82,7 @@ function strengthPercent(p: PickleParams): number {
 
 /** Nitrite that the target asks for: a fraction of the brine plus a fixed weight. */
 function nitriteWanted(t: NitriteTarget): { perBrine: number; fixedG: number } {
-  requireThing('target', t, 'What is the nitrite aimed at? Give ppm and basis.');
+  requireThing('target', t, inputSays('which-aim'));
   const fraction = requireNumber('target.ppm', t.ppm, { min: 0, max: 20000, unit: 'ppm' }) / 1e6;
   const meatG = () => requireNumber('target.meatG', t.meatG, { above: 0, max: 1e6, unit: 'g' });
   switch (t.basis) {
@@ -96,6 +95,6 @@ function nitriteWanted(t: NitriteTarget): { perBrine: number; fixedG: number } {
     case 'dry':
       return { perBrine: 0, fixedG: fraction * meatG() };
     default:
-      throw new InputError('target.basis', `"${String(t.basis)}" is not a way of counting ingoing nitrite.`);
+      throw new InputError('target.basis', inputSays('unknown-basis', { basis: String(t.basis) }));
   }
 }

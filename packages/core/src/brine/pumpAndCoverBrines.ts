@@ -3,6 +3,7 @@ import { nitriteShare, type CureMix } from '../ingredients/cureMix.js';
 import { requireNumber } from '../units/require.js';
 import { brineStrength, type BrineStrength, type BrineWeights } from './brineStrength.js';
 import { pickle } from './pickle.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** More pickle is made than is pumped, for the jar and the syringe [T]. */
 const PICKLE_SPARE = 1.15;
@@ -60,11 +61,8 @@ export function pumpAndCoverBrines(p: PumpAndCoverParams): { pickle: MixedBrine;
   const cureG = (target * (injectedG + brineG)) / share;
   const saltG = coverSaltG - carriedSalt * cureG;
   if (saltG < 0) {
-    const most = (((salt * baseG - carriedSalt * cureG) / injectedG) * 100).toFixed(1);
-    throw new InputError(
-      'pickleSaltPercent',
-      `This pump alone brings more than ${p.saltPercent} % salt. Make the pickle ${most} % or weaker, pump less, or ask for more salt.`,
-    );
+    const mostPercent = Math.floor(((salt * baseG - carriedSalt * cureG) / injectedG) * 1000) / 10;
+    throw new InputError('pickleSaltPercent', inputSays('pump-too-salt', { saltPercent: p.saltPercent, mostPercent }));
   }
   const cover = { waterG, saltG, sugarG: coverSugarG, cureG };
   const made = injected * PICKLE_SPARE;

@@ -89,13 +89,13 @@ export function readHydrometer(r: HydrometerReading): HydrometerAnswer {
   const sugarPercent = requireNumber('sugarPercent', r.sugarPercent ?? 0, { min: 0, max: MOST_SUGAR_PERCENT, unit: '%' });
   const density = densityFelt(r, calibrationC);
   const naive = saltOfDensity(density, 0, calibrationC);
-  if (naive === 'tooLight') throw new InputError('reading', 'It reads lighter than water. Is it a hydrometer for brine, and clean of fat?');
+  if (naive === 'tooLight') throw new InputError('reading', inputSays('lighter-than-water'));
   const salt = saltOfDensity(density, sugarPercent, sampleC);
   if (salt === 'tooLight') {
     throw new InputError('sugarPercent', inputSays('sugar-reads-higher', { sugarPercent, sampleC }));
   }
   if (salt === 'tooDense' || naive === 'tooDense') {
-    throw new InputError('reading', 'It reads heavier than a saturated brine, 26.4 % salt. Look at the scale, and name the sugar in it.');
+    throw new InputError('reading', inputSays('heavier-than-saturated', { saturatedPercent: SATURATED_SALT_PERCENT }));
   }
   return {
     saltPercent: salt,
@@ -119,7 +119,7 @@ function densityFelt({ scale, reading }: HydrometerReading, calibrationC: number
     case 'baume':
       return baumeToSpecificGravity(requireNumber('reading', reading, { min: -3, max: 33, unit: '°Bé' })) * waterDensity(calibrationC);
     default:
-      throw new InputError('scale', `"${String(scale)}" is not a scale that is known here.`);
+      throw new InputError('scale', inputSays('unknown-scale', { scale: String(scale) }));
   }
 }
 

@@ -2,6 +2,7 @@ import { InputError } from '../inputError.js';
 import type { Resource } from '../schedule/scheduleTypes.js';
 import { requireHours, type WorkingHours } from '../schedule/workingHours.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What a house has and when it works: what the Calendar plans with. */
 export interface HousePlan {
@@ -29,14 +30,14 @@ const MOST_RESOURCES = 40;
 /** @throws InputError where something of it cannot be */
 export function requireHousePlan(plan: HousePlan): HousePlan {
   requireHours(plan.hours);
-  if (plan.resources.length > MOST_RESOURCES) throw new InputError('resources', `At most ${MOST_RESOURCES} stores are planned with.`);
+  if (plan.resources.length > MOST_RESOURCES) throw new InputError('resources', inputSays('too-many-stores', { most: MOST_RESOURCES }));
   const ids = new Set<string>();
   for (const { id, name, capacity, closed = [] } of plan.resources) {
-    if (ids.has(id)) throw new InputError('resources', `Two stores are called ${name}.`);
+    if (ids.has(id)) throw new InputError('resources', inputSays('store-named-twice', { name }));
     ids.add(id);
     requireNumber('resources.capacity', capacity, { above: 0, max: 100_000 });
     for (const { from, to } of closed)
-      if (!(Date.parse(to) > Date.parse(from))) throw new InputError('resources.closed', `${name} is out of order until before it is so.`);
+      if (!(Date.parse(to) > Date.parse(from))) throw new InputError('resources.closed', inputSays('out-of-order-backwards', { name }));
   }
   return plan;
 }

@@ -1,5 +1,6 @@
 import { MINUTE_MS, DAY_MIN } from './spans.js';
 import { InputError } from '../inputError.js';
+import { inputSays } from '../say/english/inputs.js';
 
 const formats = new Map<string, Intl.DateTimeFormat>();
 
@@ -20,7 +21,7 @@ function formatOf(timeZone: string): Intl.DateTimeFormat {
     formats.set(timeZone, made);
     return made;
   } catch {
-    throw new InputError('timeZone', `"${timeZone}" is no time zone that is known here.`);
+    throw new InputError('timeZone', inputSays('unknown-zone', { timeZone }));
   }
 }
 
@@ -57,7 +58,7 @@ export const localMinute = (at: number, timeZone: string): number => Math.floor(
  */
 export function instantOf(date: string, minute: number, timeZone: string): number {
   const midnight = Date.parse(`${date}T00:00:00Z`);
-  if (!/^\d{4}-\d\d-\d\d$/.test(date) || !Number.isFinite(midnight) || !Number.isFinite(minute)) throw new InputError('date', `"${date}" is no date.`);
+  if (!/^\d{4}-\d\d-\d\d$/.test(date) || !Number.isFinite(midnight) || !Number.isFinite(minute)) throw new InputError('date', inputSays('no-date', { date }));
   const wall = midnight + minute * MINUTE_MS;
   const before = offsetMinutes(wall - DAY_MIN * MINUTE_MS, timeZone);
   const first = wall - before * MINUTE_MS;

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * Salt of a piece that lost water: the salt stays, the weight goes (docs/science.md, “What keeps it”).
@@ -13,6 +14,6 @@ export function saltAfterLoss(p: { saltPercent: number; beforeG: number; afterG:
   const salt = requireNumber('saltPercent', p.saltPercent, { min: 0, max: 26.4, unit: '%' });
   const before = requireNumber('beforeG', p.beforeG, { above: 0, max: 1e6, unit: 'g' });
   const after = requireNumber('afterG', p.afterG, { above: 0, max: 1e6, unit: 'g' });
-  if (after < (salt / 100) * before) throw new InputError('afterG', 'That is less than the salt in it weighs.');
+  if (after < (salt / 100) * before) throw new InputError('afterG', inputSays('less-than-its-salt'));
   return (salt * before) / after;
 }

@@ -22,7 +22,7 @@ export type NitriteBasis =
  */
 export function ingoingNitrite(p: NitriteBasis & { nitriteG: number }): number {
   const nitriteG = requireNumber('nitriteG', p.nitriteG, { min: 0, max: 1e6, unit: 'g' });
-  if ('brineG' in p && nitriteG > p.brineG) throw new InputError('nitriteG', 'There is more nitrite here than brine.');
+  if ('brineG' in p && nitriteG > p.brineG) throw new InputError('nitriteG', inputSays('more-nitrite-than-brine'));
   return (nitriteG / basisWeightG(p)) * 1e6;
 }
 
@@ -54,7 +54,7 @@ function basisWeightG(p: NitriteBasis): number {
     case 'dry':
       return meat(p.meatG);
     default:
-      throw new InputError('basis', `"${String((p as { basis: unknown }).basis)}" is not a way of counting ingoing nitrite.`);
+      throw new InputError('basis', inputSays('unknown-basis', { basis: String((p as { basis: unknown }).basis) }));
   }
 }
 

@@ -5,6 +5,7 @@ import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 import { requireNumber } from '../units/require.js';
 import { warmth } from './sectionProgram.js';
 import { SectionRun } from './sectionRun.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Nothing is waited for longer than this, h. */
 const LONGEST_H = 24 * 366;
@@ -41,6 +42,6 @@ export function equalisationHours(p: {
     return false;
   });
   const reached = run.evenness();
-  if (reached < evenness) throw new InputError('evenness', 'It does not become so even within a year.');
+  if (reached < evenness) throw new InputError('evenness', inputSays('never-so-even'));
   return run.elapsedH() - ((reached - evenness) / (reached - before)) * sampleHours;
 }

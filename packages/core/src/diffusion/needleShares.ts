@@ -2,6 +2,7 @@ import { InputError } from '../inputError.js';
 import { pumpMap } from '../pump/pumpMap.js';
 import type { Section } from '../section/section.js';
 import type { SectionGrid } from './sectionGrid.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * How much of what is pumped each cell gets, shares that add up to 1: every needle gives as much for each mm of its track, to the two
@@ -26,7 +27,7 @@ export function needleShares(section: Section, grid: SectionGrid, spacingMm: num
     for (const [i, weight] of met) shares[i] = (shares[i] ?? 0) + (weight / sum) * (to - from);
     if (met.length > 0) total += to - from;
   }
-  if (total <= 0) throw new InputError('injected.spacingMm', 'No needle meets the meat at that spacing.');
+  if (total <= 0) throw new InputError('injected.spacingMm', inputSays('no-needle-meets-meat'));
   for (const i of grid.cells) shares[i] = (shares[i] ?? 0) / total;
   return shares;
 }

@@ -4,6 +4,7 @@ import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { HANDBOOK_RATES, uptakeFromBath } from '../section/uptake.js';
 import { requireNumber, requireThing } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Nitrite that leaves a colour, ppm; and by which meat is just tinged [M, T: 10 to 20]. */
 export const COLOURED_AT_PPM = 20;
@@ -58,9 +59,9 @@ const PPM_OF_PERCENT = 1e4;
  *   stages: [{ kind: 'bath', hours: 24, bathG: 1300, saltPercent: 0.045 }] })[0].coloured // false: a day is not enough
  */
 export function reachAtPull(p: ReachAtPullParams): PieceReach[] {
-  requireThing('pieces', p.pieces, 'Which pieces lie in it?');
+  requireThing('pieces', p.pieces, inputSays('which-pieces'));
   requireStages(p.stages);
-  if (p.pieces.length === 0) throw new InputError('pieces', 'Which pieces lie in it?');
+  if (p.pieces.length === 0) throw new InputError('pieces', inputSays('which-pieces'));
   const meatG = p.vessel?.meatG ?? p.pieces.reduce((sum, { massG }) => sum + massG, 0);
   requireNumber('vessel.meatG', meatG, { above: 0, max: 1e6, unit: 'g' });
   const rates = p.diffusivity ?? { low: HANDBOOK_RATES.low, typical: HANDBOOK_RATES.value, high: HANDBOOK_RATES.high };

@@ -2,6 +2,7 @@ import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
 import { boneDistance, distanceTowards, isMeat, leanness, liesAt, outline, requireBone, rimDistances, sliceShare, type Outline } from './sectionOutline.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * A cross-section cut into square cells. Cells whose middle lies clear of the rim are meat; a cell beside the rim reaches out to it, so
@@ -59,10 +60,7 @@ export function sectionGrid(section: Section, cellMm = usualCellMm(section)): Se
   const width = Math.max(1, Math.ceil(shape.widthMm / cellMm - 1e-9));
   const height = Math.max(1, Math.ceil(shape.heightMm / cellMm - 1e-9));
   if (width * height > MOST_CELLS) {
-    throw new InputError(
-      'cellMm',
-      `Cells of ${cellMm} mm make ${width * height} of them, which would take minutes. Take ${(cellMm * 2).toFixed(1)} mm or more.`,
-    );
+    throw new InputError('cellMm', inputSays('too-many-cells', { cellMm, n: width * height, leastMm: cellMm * 2 }));
   }
   const leftMm = (-width * cellMm) / 2;
   const topMm = (-height * cellMm) / 2;
@@ -75,7 +73,7 @@ export function sectionGrid(section: Section, cellMm = usualCellMm(section)): Se
     }
   }
   const grid = conductances(shape, section, { cellMm, width, height, leftMm, topMm, meat });
-  if (grid.cells.length === 0) throw new InputError('cellMm', 'The cells are larger than the piece. Take smaller ones.');
+  if (grid.cells.length === 0) throw new InputError('cellMm', inputSays('cells-too-large'));
   return grid;
 }
 

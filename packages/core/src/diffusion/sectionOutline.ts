@@ -1,6 +1,7 @@
 import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Salt moves so much slower in fat than in lean [M: docs/science.md, “The cure inside the meat”]. */
 const FAT_SHARE = 0.1;
@@ -44,7 +45,7 @@ export function requireBone({ bone }: Section, { kind, a, b }: Outline): void {
   const x = Math.abs(requireNumber('section.bone.xMm', bone.xMm ?? 0, { min: -600, max: 600, unit: 'mm' }));
   const y = Math.abs(requireNumber('section.bone.yMm', bone.yMm ?? 0, { min: -600, max: 600, unit: 'mm' }));
   const fits = kind === 'ellipse' ? Math.hypot(x / a, y / b) + radius / Math.min(a, b) < 1 : x + radius < a && y + radius < b;
-  if (!fits) throw new InputError('section.bone', 'The bone is larger than the piece, or sticks out of it.');
+  if (!fits) throw new InputError('section.bone', inputSays('bone-too-large'));
 }
 
 /** Inside the rim by at least so much along both axes, and not in the bone. */

@@ -2,6 +2,7 @@ import { SATURATED_SALT_PERCENT } from '../brine/salometer.js';
 import { InputError } from '../inputError.js';
 import type { Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What happens to the piece, one after the other on the same field. Temperatures 3 °C where not given. */
 export type Stage =
@@ -80,18 +81,18 @@ export const programHours = (stages: readonly Stage[]): number => stages.reduce(
 
 /** @throws InputError where a stage cannot be */
 export function requireStages(stages: readonly Stage[]): void {
-  if (!Array.isArray(stages)) throw new InputError('stages', 'What happens to it? Give at least one stage.');
+  if (!Array.isArray(stages)) throw new InputError('stages', inputSays('no-stage'));
   (stages as readonly Stage[]).forEach((stage, i) => {
     if (stage.kind === 'inject') return;
-    if (stage.kind !== 'bath' && stage.kind !== 'rest') throw new InputError(`stages.${i}.kind`, 'A stage is a bath, a rest or a pump.');
+    if (stage.kind !== 'bath' && stage.kind !== 'rest') throw new InputError(`stages.${i}.kind`, inputSays('unknown-stage'));
     requireNumber(`stages.${i}.hours`, stage.hours, { min: 0, max: MOST_HOURS, unit: 'h' });
     if (stage.sampleHours !== undefined) requireNumber(`stages.${i}.sampleHours`, stage.sampleHours, { min: Math.max(1e-3, stage.hours / 2000), unit: 'h' });
     requireNumber(`stages.${i}.temperatureC`, stage.temperatureC ?? USUAL_C, { min: -2, max: 40, unit: '°C' });
     if (stage.kind !== 'bath') return;
     if (stage.closedSide !== undefined && stage.closedSide !== 'top' && stage.closedSide !== 'bottom')
-      throw new InputError(`stages.${i}.closedSide`, 'The side that lies closed is the top or the bottom.');
+      throw new InputError(`stages.${i}.closedSide`, inputSays('unknown-closed-side'));
     requireNumber(`stages.${i}.saltPercent`, stage.saltPercent, { min: 0, max: SATURATED_SALT_PERCENT, unit: '%' });
     if (stage.bathG !== 'infinite') requireNumber(`stages.${i}.bathG`, stage.bathG, { above: 0, max: 1e7, unit: 'g' });
   });
-  if (programHours(stages) > MOST_HOURS) throw new InputError('stages', 'More than a year: no wet cure lies so long.');
+  if (programHours(stages) > MOST_HOURS) throw new InputError('stages', inputSays('more-than-a-year'));
 }

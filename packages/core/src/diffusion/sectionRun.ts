@@ -17,12 +17,16 @@ import {
   type SimulateSectionParams,
   type Stage,
 } from './sectionProgram.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Work that is refused up front: cells times steps. */
 const MOST_WORK = 1.2e9;
 const SAMPLES = 200;
 /** Share of the longest stable step that is taken. */
 const STEP_SHARE = 0.9;
+
+/** More samples are a wrong distance between them. */
+const MOST_SAMPLES = 5000;
 
 /** The field and all that is kept of its course. */
 export class SectionRun {
@@ -56,7 +60,7 @@ export class SectionRun {
   private rim: Float64Array;
 
   constructor(p: SimulateSectionParams) {
-    this.section = requireThing('section', p.section, 'What shape is the piece? Give its section.');
+    this.section = requireThing('section', p.section, inputSays('which-section'));
     this.greenG = requireNumber('meatG', p.meatG, { above: 0, max: 1e6, unit: 'g' });
     this.diffusivity = requireNumber('diffusivity', p.diffusivity ?? LEAN_DIFFUSIVITY, { min: 1e-12, max: 1e-8, unit: 'm²/s' });
     this.partition = requireNumber('partition', p.partition ?? 1, { min: 0.3, max: 1.5 });
@@ -76,7 +80,7 @@ export class SectionRun {
     for (const i of this.grid.cells) this.salt[i] = initial;
     const total = programHours(p.stages);
     this.sampleH = requireNumber('sampleHours', p.sampleHours ?? Math.max(total / SAMPLES, 1e-3), { above: 0, max: MOST_HOURS, unit: 'h' });
-    if (total / this.sampleH > 5000) throw new InputError('sampleHours', 'That is more than 5000 samples. Take them further apart.');
+    if (total / this.sampleH > MOST_SAMPLES) throw new InputError('sampleHours', inputSays('too-many-samples', { most: MOST_SAMPLES }));
     if (p.injected !== undefined) this.inject(p.injected);
     this.moved = this.total();
     this.sample(Number.NaN);
@@ -125,7 +129,7 @@ export class SectionRun {
       saltBalanceError: this.lost / Math.max(this.moved, 1e-300),
       field: (timeIndex) => {
         const values = kept[timeIndex];
-        if (values === undefined) throw new InputError('timeIndex', `There is no sample ${timeIndex}.`);
+        if (values === undefined) throw new InputError('timeIndex', inputSays('no-such-sample', { n: timeIndex }));
         return Float64Array.from(values, (value, i) => (meat[i] === 1 ? value : Number.NaN));
       },
     };
@@ -336,6 +340,6 @@ function requireWork(grid: SectionGrid, stages: readonly Stage[], diffusivity: n
     return sum + (stage.hours * HOUR_S * diffusivity * 1e6 * warmth(stage.temperatureC ?? USUAL_C) * fastest) / STEP_SHARE;
   }, 0);
   if (steps * grid.cells.length > MOST_WORK) {
-    throw new InputError('cellMm', `Cells of ${grid.cellMm} mm would take minutes for so long a time. Take ${(grid.cellMm * 2).toFixed(1)} mm or more.`);
+    throw new InputError('cellMm', inputSays('cells-too-slow', { cellMm: grid.cellMm, leastMm: grid.cellMm * 2 }));
   }
 }

@@ -3,6 +3,7 @@ import { convert } from '../units/convert.js';
 import { readNumberCell, type LoggerFormat } from './loggerFormat.js';
 import { isLocal, readTime } from './loggerTime.js';
 import { zoneClock } from '../clock/zoneClock.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What a probe can read, °C: colder no freezer is, hotter no smoker. */
 export const PROBE_RANGE_C = { min: -40, max: 350 } as const;
@@ -28,9 +29,9 @@ export interface LoggerLine {
  */
 export function loggerReader(format: LoggerFormat): (cells: readonly string[]) => LoggerLine {
   const { timeColumn, clockColumn, timeStyle, startAt, decimal, unit, columns } = format;
-  if (columns.length === 0) throw new InputError('columns', 'Which column holds a temperature?');
-  if (new Set(columns.map(({ channel }) => channel)).size < columns.length) throw new InputError('columns', 'Two columns are the same channel.');
-  if (timeStyle === 'elapsed' && startAt === null) throw new InputError('startAt', 'The times count from the start: when was that?');
+  if (columns.length === 0) throw new InputError('columns', inputSays('no-temperature-column'));
+  if (new Set(columns.map(({ channel }) => channel)).size < columns.length) throw new InputError('columns', inputSays('channel-twice'));
+  if (timeStyle === 'elapsed' && startAt === null) throw new InputError('startAt', inputSays('no-start-of-times'));
   const clock = isLocal(timeStyle) ? zoneClock(format.timeZone) : null;
   let previousAt: number | null = null;
   return (cells) => {

@@ -2,6 +2,7 @@ import { DAY_S } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { MEDIA, type Medium } from './evaporation.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** A part of a cook: a chamber temperature held until a time or a core temperature, whichever comes first; the last one without end. */
 export interface CookPhase {
@@ -21,20 +22,19 @@ const isList = (value: unknown): boolean => Array.isArray(value);
 
 /** @throws InputError where a phase cannot be */
 export function requirePhases(phases: readonly CookPhase[]): readonly CookPhase[] {
-  if (!isList(phases) || phases.length === 0) throw new InputError('phases', 'What is the chamber set to? Give at least one phase.');
-  if (phases.length > MOST_PHASES) throw new InputError('phases', `At most ${MOST_PHASES} phases make a program.`);
+  if (!isList(phases) || phases.length === 0) throw new InputError('phases', inputSays('no-phase'));
+  if (phases.length > MOST_PHASES) throw new InputError('phases', inputSays('too-many-phases', { most: MOST_PHASES }));
   let before = 0;
   phases.forEach(({ chamberC, untilS, untilCoreC, medium }, i) => {
     requireNumber(`phases.${i}.chamberC`, chamberC, { min: -30, max: 260, unit: '°C' });
     if (untilCoreC !== undefined) requireNumber(`phases.${i}.untilCoreC`, untilCoreC, { min: -10, max: 120, unit: '°C' });
-    if (medium !== undefined && !MEDIA.includes(medium)) throw new InputError(`phases.${i}.medium`, 'Smoker, oven, steam, water or cold?');
+    if (medium !== undefined && !MEDIA.includes(medium)) throw new InputError(`phases.${i}.medium`, inputSays('unknown-medium'));
     if (untilS === undefined) {
-      if (untilCoreC === undefined && i < phases.length - 1)
-        throw new InputError(`phases.${i}.untilS`, 'Until when, or until which core temperature? Only the last phase goes on without end.');
+      if (untilCoreC === undefined && i < phases.length - 1) throw new InputError(`phases.${i}.untilS`, inputSays('open-end-before-last'));
       return;
     }
     requireNumber(`phases.${i}.untilS`, untilS, { min: 0, max: MOST_COOK_S, unit: 's' });
-    if (untilS < before) throw new InputError(`phases.${i}.untilS`, 'This phase ends before the one before it.');
+    if (untilS < before) throw new InputError(`phases.${i}.untilS`, inputSays('phase-ends-before'));
     before = untilS;
   });
   return phases;

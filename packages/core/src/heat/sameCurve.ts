@@ -1,4 +1,5 @@
 import { InputError } from '../inputError.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * The readings that draw the same curve: each one that is left out lies within `withinC` of the straight line between those kept before and
@@ -14,7 +15,7 @@ import { InputError } from '../inputError.js';
  * @example sameCurve([{ s: 0, C: 2 }, { s: 10, C: 2.05 }, { s: 20, C: 2 }], 0.1).length // 2
  */
 export function sameCurve<R extends { s: number; C: number }>(readings: readonly R[], withinC: number): R[] {
-  if (!(withinC >= 0)) throw new InputError('withinC', 'How far may a reading lie beside the line? A number of 0 or more is missing.');
+  if (!(withinC >= 0)) throw new InputError('withinC', inputSays('no-breadth'));
   const kept = new Set<number>([0, readings.length - 1]);
   const spans: [number, number][] = [[0, readings.length - 1]];
   for (let span = spans.pop(); span !== undefined; span = spans.pop()) {

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber, requireThing } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** A cure mix by its label: percent by weight. The rest, if any, is carrier without effect on the figures. */
 export interface CureMix {
@@ -49,7 +50,7 @@ export const CURE_MIXES: Readonly<Record<string, CureMix>> = {
 
 /** @throws InputError when a label's figures cannot be */
 export function requireCureMix(cure: CureMix): CureMix {
-  requireThing('cure', cure, 'Which cure is it? Give its nitrite, nitrate and salt from the label.');
+  requireThing('cure', cure, inputSays('which-cure'));
   const parts = [
     requireNumber('cure.nitritePercent', cure.nitritePercent, { min: 0, max: 100, unit: '%' }),
     requireNumber('cure.nitratePercent', cure.nitratePercent, { min: 0, max: 100, unit: '%' }),
@@ -57,7 +58,7 @@ export function requireCureMix(cure: CureMix): CureMix {
     requireNumber('cure.sugarPercent', cure.sugarPercent ?? 0, { min: 0, max: 100, unit: '%' }),
   ];
   if (parts.reduce((a, b) => a + b, 0) > 100.000001) {
-    throw new InputError('cure', `${cure.name}: what its label names is more than 100 %.`);
+    throw new InputError('cure', inputSays('label-over-hundred', { cure: cure.name }));
   }
   return cure;
 }
@@ -65,7 +66,7 @@ export function requireCureMix(cure: CureMix): CureMix {
 /** The nitrite share of a mix as a fraction. @throws InputError when the mix holds none */
 export function nitriteShare(cure: CureMix): number {
   requireCureMix(cure);
-  if (cure.nitritePercent <= 0) throw new InputError('cure', `${cure.name} holds no nitrite: it is not a cure.`);
+  if (cure.nitritePercent <= 0) throw new InputError('cure', inputSays('no-nitrite-in-cure', { cure: cure.name }));
   return cure.nitritePercent / 100;
 }
 

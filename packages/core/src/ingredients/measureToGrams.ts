@@ -3,6 +3,7 @@ import { convert, unitKind } from '../units/convert.js';
 import type { Unit } from '../measures/unit.js';
 import { requireNumber } from '../units/require.js';
 import { MEASURE_WEIGHTS, type Ingredient, type MeasureWeights } from './ingredient.js';
+import { inputSays } from '../say/english/inputs.js';
 
 const TEASPOON_ML = convert(1, 'tsp', 'mL');
 const CUP_ML = convert(1, 'cup', 'mL');
@@ -25,7 +26,7 @@ export function measureToGrams(m: { ingredient: string; amount: number; unit: Un
     const grams = convert(m.amount, m.unit, 'g');
     return { grams, low: grams, high: grams };
   }
-  if (kind !== 'volume') throw new InputError('unit', `${m.unit} is neither a weight nor a measure of volume.`);
+  if (kind !== 'volume') throw new InputError('unit', inputSays('no-such-measure', { unit: m.unit }));
   const mL = convert(m.amount, m.unit, 'mL');
   const byCup = weights.cup !== undefined && mL >= CUP_ML / 2;
   const [low, typical, high] = byCup && weights.cup ? weights.cup : weights.teaspoon;
@@ -35,7 +36,7 @@ export function measureToGrams(m: { ingredient: string; amount: number; unit: Un
 
 function weightsOf(ingredient: string): MeasureWeights {
   if (!Object.hasOwn(MEASURE_WEIGHTS, ingredient)) {
-    throw new InputError('ingredient', `"${ingredient}" has no known weight per spoon: weigh it.`);
+    throw new InputError('ingredient', inputSays('no-weight-per-spoon', { ingredient }));
   }
   return MEASURE_WEIGHTS[ingredient as Ingredient];
 }

@@ -2,6 +2,7 @@ import { HANDBOOK_DIFFUSIVITY } from '../batch/cureCourse.js';
 import type { Diffusivity } from '../log/batchDesign.js';
 import { InputError } from '../inputError.js';
 import { CUT_FACE_NODES } from './cutFace.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** A cut face: how deep the colour reached, and how deep it would have for each of the nodes, mm. */
 export interface CutFace {
@@ -30,7 +31,7 @@ export function calibrate(faces: readonly CutFace[]): Diffusivity {
   if (faces.length === 0) return HANDBOOK_DIFFUSIVITY;
   for (const { colouredMm, depths } of faces) {
     if (!(colouredMm >= 0) || depths.length !== CUT_FACE_NODES.length || !depths.every(Number.isFinite))
-      throw new InputError('colouredMm', 'A cut face is a depth in mm, with the depths that the model gives.');
+      throw new InputError('colouredMm', inputSays('no-depths'));
   }
   const at = Array.from({ length: POINTS }, (_, i) => LOWEST + ((HIGHEST - LOWEST) * i) / (POINTS - 1));
   const logs = at.map((log) =>

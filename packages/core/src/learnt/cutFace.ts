@@ -3,6 +3,7 @@ import { sectionAt } from '../course/sectionAt.js';
 import type { CureCourse } from '../batch/cureCourse.js';
 import { InputError } from '../inputError.js';
 import { thicknessMm, type Section } from '../section/section.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Diffusivities at which a cut face is worked out, m²/s at 3 °C: from a tenth to a hundredth of a millionth of a cm²/s, evenly in their logarithm. */
 export const CUT_FACE_NODES: readonly number[] = Array.from({ length: 9 }, (_, i) => 1e-10 * 10 ** (i / 8));
@@ -40,7 +41,7 @@ const greyShare = (ppm: number): number => Math.min(1, Math.max(0, (COLOURED_PPM
  * @param share grey ÷ all meat, 0 to 1
  */
 export function ringDepth(section: Section, share: number): number {
-  if (!(share >= 0 && share <= 1)) throw new InputError('share', 'A share lies between 0 and 1.');
+  if (!(share >= 0 && share <= 1)) throw new InputError('share', inputSays('no-share'));
   if (share < 1e-9) return thicknessMm(section) / 2;
   const { a, b, bone } = halfAxes(section);
   // Inside the ring lies the grey meat and the bone.

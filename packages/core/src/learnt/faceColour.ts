@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** A picture in rows: red, green, blue and opacity, 0 to 255 each. */
 export interface Picture {
@@ -75,7 +76,7 @@ export function faceShares(picture: Picture, marks: FaceMarks): FaceShares {
   const { x, y, rx, ry } = requireMarks(marks);
   const [pink, grey] = [spot(picture, marks.pink), spot(picture, marks.grey)];
   const apart = apartOf(pink, grey);
-  if (apart < LEAST_APART) throw new InputError('grey', 'The two marks are of one colour: mark a place that is surely grey, and one that is surely pink.');
+  if (apart < LEAST_APART) throw new InputError('grey', inputSays('marks-of-one-colour'));
   const strange = Math.max(NEITHER.least, NEITHER.times * apart);
   const stride = Math.max(1, Math.ceil(Math.sqrt((Math.PI * rx * ry * width * height) / PLACES)));
   let [sureGrey, nearGrey, nearPink, neither, all] = [0, 0, 0, 0, 0];
@@ -93,7 +94,7 @@ export function faceShares(picture: Picture, marks: FaceMarks): FaceShares {
     }
   }
   const meat = all - neither;
-  if (meat === 0) throw new InputError('meat', 'Nothing inside the mark looks like either of the two: is the meat there?');
+  if (meat === 0) throw new InputError('meat', inputSays('no-meat-inside-mark'));
   return {
     greyPercent: (100 * (sureGrey + nearGrey)) / meat,
     low: (100 * sureGrey) / meat,
@@ -123,7 +124,7 @@ function spot(picture: Picture, { x, y }: { x: number; y: number }): Lab {
 function requirePicture({ width, height, rgba }: Picture): { width: number; height: number } {
   requireNumber('width', width, { min: 8, max: 20_000 });
   requireNumber('height', height, { min: 8, max: 20_000 });
-  if (rgba.length < 4 * width * height) throw new InputError('picture', 'The picture is cut short.');
+  if (rgba.length < 4 * width * height) throw new InputError('picture', inputSays('picture-cut-short'));
   return { width, height };
 }
 
@@ -131,7 +132,7 @@ function requireMarks(marks: FaceMarks): FaceMarks['meat'] {
   const share = (field: string, value: unknown, rule: { min: number; max: number }) => requireNumber(field, value, rule);
   for (const name of ['pink', 'grey', 'meat'] as const) {
     const mark = marks[name] as { x: number; y: number } | null | undefined;
-    if (typeof mark !== 'object' || mark === null) throw new InputError(name, 'A mark is missing.');
+    if (typeof mark !== 'object' || mark === null) throw new InputError(name, inputSays('mark-missing'));
     share(`${name}.x`, mark.x, { min: 0, max: 1 });
     share(`${name}.y`, mark.y, { min: 0, max: 1 });
   }

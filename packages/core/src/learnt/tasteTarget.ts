@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** What a cook says of a fried slice. */
 export const VERDICTS = ['bland', 'right', 'salty', 'too-salty'] as const;
@@ -63,7 +64,7 @@ function weighed(before: { percent: number; spread: number }, tasted: readonly T
   let sum = before.percent * weight;
   const implied = tasted.map(({ edgePercent, verdict }) => {
     requireNumber('edgePercent', edgePercent, { min: 0, max: 26.4, unit: '%' });
-    if (!VERDICTS.includes(verdict)) throw new InputError('verdict', 'That is no verdict of a fry test.');
+    if (!VERDICTS.includes(verdict)) throw new InputError('verdict', inputSays('no-verdict-of-fry'));
     const { off, doubt } = TASTES[verdict];
     const at = Math.max(0, edgePercent - off);
     sum += at / doubt ** 2;

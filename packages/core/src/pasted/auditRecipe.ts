@@ -25,6 +25,7 @@ import {
 import { recipeFindings } from './recipeFindings.js';
 import { cureMixOf, lineContents } from './recipeLine.js';
 import { schoolDoses, type SchoolDose } from './schoolDoses.js';
+import { inputSays } from '../say/english/inputs.js';
 
 interface RuleVerdict extends NitriteJudgement {
   ruleSet: RuleSetId;
@@ -145,9 +146,9 @@ const mayStay = (p: AuditParams, mix: CureMix): boolean =>
   mixFindings(mix, p.product, p.method === 'pumped' || p.method === 'pumpAndCover').every(({ level }) => level !== 'stop');
 
 function requireAudit(p: AuditParams): void {
-  if (!Array.isArray(p.lines) || p.lines.length === 0) throw new InputError('lines', 'A recipe needs at least one line.');
+  if (!Array.isArray(p.lines) || p.lines.length === 0) throw new InputError('lines', inputSays('recipe-without-lines'));
   requireNumber('meatG', p.meatG, { above: 0, max: 1e6, unit: 'g' });
-  if (!CURE_METHODS.includes(p.method)) throw new InputError('method', `"${String(p.method)}" is not a way of curing that is known here.`);
+  if (!CURE_METHODS.includes(p.method)) throw new InputError('method', inputSays('unknown-recipe-method', { method: String(p.method) }));
   if (p.method === 'pumped' || p.method === 'pumpAndCover') requireNumber('pumpPercent', p.pumpPercent, { above: 0, max: 60, unit: '%' });
   else if (p.pumpPercent !== undefined) requireNumber('pumpPercent', p.pumpPercent, { above: 0, max: 60, unit: '%' });
   if (p.pickUpPercent !== undefined) requireNumber('pickUpPercent', p.pickUpPercent, { above: 0, max: 60, unit: '%' });

@@ -15,6 +15,7 @@ import { exactly, over, plus, scaled, times, type Measured } from '../units/meas
 import type { Bucket } from './bucket.js';
 import type { RecipeLine } from './recipeLine.js';
 import { atPull, coveredFigure } from '../batch/nitriteAtPull.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * How the brine meets the meat, which decides how the nitrite is counted. `immersion` leaves open how long it lies: then both
@@ -126,7 +127,7 @@ function coveredIn(p: AuditParams, brine: Bucket, cover: Bucket | null, meat: Me
 export function applying(p: AuditParams, figures: PpmFigures): NitriteFigures {
   const [basis, why] = basisOf(p, figures);
   const applies = figures[basis];
-  if (applies === undefined) throw new InputError('pumpPercent', 'How much is pumped, in % of green weight?');
+  if (applies === undefined) throw new InputError('pumpPercent', inputSays('pump-missing'));
   const others = BASES.flatMap((other) => (other === basis || !bearsOn(p.method, other) ? [] : (figures[other] ?? [])));
   return { applies, judgement: judged(p, applies.value, methodOf(p.method, basis)), ...because(why), others, lowestPumped: null };
 }

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * What was pumped into a piece, % of its green weight (docs/science.md, “Ingoing nitrite”).
@@ -13,7 +14,7 @@ export function pumpPercent(p: { greenG: number; pumpedG: number }): number {
   const greenG = requireNumber('greenG', p.greenG, { above: 0, max: 1e6, unit: 'g' });
   const pumpedG = requireNumber('pumpedG', p.pumpedG, { above: 0, max: 1e7, unit: 'g' });
   if (pumpedG < greenG) {
-    throw new InputError('pumpedG', `The pumped weight, ${pumpedG} g, is below the weight before pumping, ${greenG} g.`);
+    throw new InputError('pumpedG', inputSays('pumped-below-green', { pumpedG, greenG }));
   }
   return ((pumpedG - greenG) / greenG) * 100;
 }

@@ -1,6 +1,7 @@
 import { InputError } from '../inputError.js';
 import { thicknessMm, widthMm, type Section } from '../section/section.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 export interface PumpPlanParams {
   greenG: number;
@@ -26,6 +27,9 @@ export interface PumpPlan {
 /** A piece thicker than this is pumped from both sides, mm [T]. */
 const ONE_SIDE_MM = 50;
 
+/** More needle sites are a wrong spacing. */
+const MOST_SITES = 5000;
+
 /**
  * What to pump, in grams and strokes, and at how many needle sites (docs/science.md, “Pump”): a grid of the given spacing over the length
  * and width of the piece, from both sides when it is thick.
@@ -44,7 +48,7 @@ export function pumpPlan(p: PumpPlanParams): PumpPlan {
   const across = rowOf(widthMm(p.section), spacingMm);
   const sides = sidesOf(p.section);
   const sites = along * across * sides;
-  if (sites > 5000) throw new InputError('spacingMm', 'That spacing asks for more than 5000 needle sites.');
+  if (sites > MOST_SITES) throw new InputError('spacingMm', inputSays('too-many-sites', { most: MOST_SITES }));
   const brineG = greenG * share;
   const brineML = brineG / density;
   return { brineG, brineML, strokes: Math.ceil(brineML / syringeML - 1e-9), sites, mLPerSite: brineML / sites };

@@ -22,20 +22,20 @@ export const COLD_SMOKE_C = 30;
  */
 export function requireProgram(program: unknown): CookProgram {
   if (!Array.isArray(program) || program.length === 0 || program.length > MOST_PHASES)
-    throw new InputError('program', `A program has between 1 and ${MOST_PHASES} phases.`);
+    throw new InputError('program', inputSays('phases-out-of-range', { most: MOST_PHASES }));
   let before = 0;
   return program.map((given: ProgramPhase, i) => {
     const at = `program.${i}`;
-    if (typeof given !== 'object' || (given as unknown) === null) throw new InputError(at, 'A phase is missing.');
+    if (typeof given !== 'object' || (given as unknown) === null) throw new InputError(at, inputSays('phase-missing'));
     if (typeof given.name !== 'string' || given.name.trim() === '' || given.name.length > 40)
-      throw new InputError(`${at}.name`, 'A phase needs a name, of 40 letters at most.');
-    if (!MEDIA.includes(given.medium)) throw new InputError(`${at}.medium`, 'Smoker, oven, steam, water or cold?');
+      throw new InputError(`${at}.name`, inputSays('phase-without-name'));
+    if (!MEDIA.includes(given.medium)) throw new InputError(`${at}.medium`, inputSays('unknown-medium'));
     const chamberC = requireNumber(`${at}.chamberC`, given.chamberC, { min: -5, max: 200, unit: '°C' });
     if (given.medium === 'water' && chamberC > 100) throw new InputError(`${at}.chamberC`, inputSays('water-boils', { boilsC: 100 }));
     const untilMin = given.untilMin === undefined ? undefined : requireNumber(`${at}.untilMin`, given.untilMin, { above: 0, max: LONGEST_MIN, unit: 'min' });
     const untilCoreC = given.untilCoreC === undefined ? undefined : requireNumber(`${at}.untilCoreC`, given.untilCoreC, { min: 5, max: 100, unit: '°C' });
-    if (untilMin === undefined && untilCoreC === undefined) throw new InputError(`${at}.untilMin`, 'Until when, or until which core temperature?');
-    if (untilMin !== undefined && untilMin < before) throw new InputError(`${at}.untilMin`, 'This phase ends before the one before it.');
+    if (untilMin === undefined && untilCoreC === undefined) throw new InputError(`${at}.untilMin`, inputSays('phase-without-end'));
+    if (untilMin !== undefined && untilMin < before) throw new InputError(`${at}.untilMin`, inputSays('phase-ends-before'));
     before = untilMin ?? before;
     return {
       name: given.name.trim(),
@@ -60,14 +60,14 @@ export function requireProgram(program: unknown): CookProgram {
 
 function requireActs(field: string, list: unknown): TendingAct[] {
   if (!Array.isArray(list) || list.length > MOST_REPEATS || list.some((act) => !(TENDING_ACTS as readonly unknown[]).includes(act)))
-    throw new InputError(field, 'That is nothing that is done at the pit.');
+    throw new InputError(field, inputSays('not-done-at-pit'));
   return [...(list as TendingAct[])];
 }
 
 function acts(field: string, list: unknown): { act: TendingAct }[] {
-  if (!Array.isArray(list) || list.length > MOST_REPEATS) throw new InputError(field, `At most ${MOST_REPEATS} jobs belong to a phase.`);
+  if (!Array.isArray(list) || list.length > MOST_REPEATS) throw new InputError(field, inputSays('too-many-repeats', { most: MOST_REPEATS }));
   for (const job of list as { act?: unknown }[])
-    if (!(TENDING_ACTS as readonly unknown[]).includes(job?.act)) throw new InputError(field, 'That is nothing that is done at the pit.');
+    if (!(TENDING_ACTS as readonly unknown[]).includes(job?.act)) throw new InputError(field, inputSays('not-done-at-pit'));
   return list as { act: TendingAct }[];
 }
 

@@ -3,6 +3,7 @@ import { InputError } from '../inputError.js';
 import type { Process } from './process.js';
 import { processOf } from './recipe.js';
 import { STARTER_RECIPES } from './starterRecipes.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** The process of the first starter recipe of each product. */
 export const PROCESSES: readonly Process[] = PRODUCTS.flatMap((product) => {
@@ -16,6 +17,6 @@ export const PLANNED_PRODUCTS: readonly Product[] = PRODUCTS;
 /** @throws InputError when no process is kept for a product */
 export function processFor(product: string): Process {
   const found = PROCESSES.find((process) => process.product === product);
-  if (found === undefined) throw new InputError('product', `There is no process yet for "${product}".`);
+  if (found === undefined) throw new InputError('product', inputSays('no-process', { product }));
   return found;
 }

@@ -11,6 +11,8 @@ import { SCHOOLS, type SchoolKind } from '../log/school.js';
 import type { StepTemplate } from '../steps/step.js';
 import type { Way } from '../steps/defineStep.js';
 import { stepsOf } from '../steps/steps.js';
+import type { Message } from '../say/message.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Something that the house looks at or does at a station, besides what is usual. */
 export interface OwnCheck {
@@ -147,16 +149,16 @@ const MOST_CHECKS = 24;
  * @throws InputError at the first part that cannot be
  */
 export function requireRecipe(given: unknown): Recipe {
-  const recipe = record('recipe', given, 'That is no recipe.');
-  if (!PRODUCTS.includes(recipe.product as Product)) throw new InputError('product', 'What does it make? Choose a product.');
-  if (!SCHOOLS.includes(recipe.school as SchoolKind)) throw new InputError('school', 'Choose how the brine meets the meat.');
+  const recipe = record('recipe', given, inputSays('no-recipe'));
+  if (!PRODUCTS.includes(recipe.product as Product)) throw new InputError('product', inputSays('no-product'));
+  if (!SCHOOLS.includes(recipe.school as SchoolKind)) throw new InputError('school', inputSays('no-school'));
   const prefix = text('prefix', recipe.prefix, 4);
-  if (!/^[A-Z]{1,4}$/.test(prefix)) throw new InputError('prefix', 'Batch codes begin with one to four capital letters.');
+  if (!/^[A-Z]{1,4}$/.test(prefix)) throw new InputError('prefix', inputSays('prefix-letters'));
   const numbers = Object.fromEntries(
     Object.entries(RECIPE_NUMBERS).map(([name, rule]) => [name, named(name, RECIPE_NUMBER_NAMES[name as RecipeNumber], recipe[name], rule)]),
   ) as Record<RecipeNumber, number>;
-  const days = record('cureDays', recipe.cureDays, 'How many days of cure?');
-  const packed = record('packedPercent', recipe.packedPercent, 'How much of it is usually packed?');
+  const days = record('cureDays', recipe.cureDays, inputSays('how-many-days'));
+  const packed = record('packedPercent', recipe.packedPercent, inputSays('how-much-packed'));
   const low = named('packedPercent.low', 'Packed, at the least', packed.low, { min: 10, max: 130, unit: '%' });
   return {
     ...numbers,
@@ -176,7 +178,7 @@ export function requireRecipe(given: unknown): Recipe {
     program: requireProgram(recipe.program),
     packedPercent: { low, high: named('packedPercent.high', 'Packed, at the most', packed.high, { min: low, max: 130, unit: '%' }) },
     checks: list('checks', recipe.checks, MOST_CHECKS).map((check, i) => {
-      if (!STATIONS.includes(check.station as Station)) throw new InputError(`checks.${i}.station`, 'A check belongs to a station.');
+      if (!STATIONS.includes(check.station as Station)) throw new InputError(`checks.${i}.station`, inputSays('check-without-station'));
       return { station: check.station as Station, say: text(`checks.${i}.say`, check.say, 200) };
     }),
     note: recipe.note === undefined || recipe.note === '' ? '' : text('note', recipe.note, 2000),
@@ -185,24 +187,23 @@ export function requireRecipe(given: unknown): Recipe {
 
 function requireStrength(school: SchoolKind, given: unknown): { strongSaltPercent?: number } {
   if (given === undefined) return {};
-  if (school !== 'equilibrium')
-    throw new InputError('strongSaltPercent', 'A strong pickle by the clock is not pumped: its strength stands for the cover that it lies in.');
+  if (school !== 'equilibrium') throw new InputError('strongSaltPercent', inputSays('strong-not-pumped'));
   return { strongSaltPercent: named('strongSaltPercent', 'Strong pickle, salt', given, STRONG_SALT) };
 }
 
 function requireDays(field: string, given: unknown): CureDays {
-  const days = record(field, given, 'How many days of cure?');
+  const days = record(field, given, inputSays('how-many-days'));
   const shortest = named(`${field}.shortest`, 'Days, at the least', days.shortest, DAYS);
   const usual = named(`${field}.usual`, 'Days, usually', days.usual, { ...DAYS, min: shortest });
   return { shortest, usual, longest: named(`${field}.longest`, 'Days, at the most', days.longest, { ...DAYS, min: usual }) };
 }
 
 function requirePiece(given: unknown): Recipe['piece'] {
-  const piece = record('piece', given, 'How does a piece usually come?');
+  const piece = record('piece', given, inputSays('which-piece'));
   return {
     greenG: named('piece.greenG', 'Weight', piece.greenG, { min: 100, max: 60000, unit: 'g' }),
     lengthMm: named('piece.lengthMm', 'Length', piece.lengthMm, { min: 30, max: 1500, unit: 'mm' }),
-    section: requireUsualSection(record('piece.section', piece.section, 'Round or flat?')),
+    section: requireUsualSection(record('piece.section', piece.section, inputSays('round-or-flat'))),
   };
 }
 
@@ -215,7 +216,7 @@ function requireUsualSection(section: Record<string, unknown>): Section {
   const boneMm =
     section.bone === undefined
       ? undefined
-      : named('piece.section.bone.diameterMm', 'Bone', record('piece.section.bone', section.bone, 'How far across is the bone?').diameterMm, {
+      : named('piece.section.bone.diameterMm', 'Bone', record('piece.section.bone', section.bone, inputSays('how-far-bone')).diameterMm, {
           above: 0,
           max: 150,
           unit: 'mm',
@@ -227,13 +228,13 @@ function requireUsualSection(section: Record<string, unknown>): Section {
   };
   if (section.shape === 'slab') return { shape: 'slab', thicknessMm: named('piece.section.thicknessMm', 'Thickness', section.thicknessMm, SIZE), ...rest };
   if (section.shape === 'round') return { shape: 'round', diameterMm: named('piece.section.diameterMm', 'Diameter', section.diameterMm, SIZE), ...rest };
-  throw new InputError('piece.section.shape', 'Round or flat?');
+  throw new InputError('piece.section.shape', inputSays('round-or-flat'));
 }
 
 function requireCure(given: unknown, ppm: number): CureMix {
-  const cure = record('cure', given, 'Which cure is it? Give its nitrite, nitrate and salt from the label.') as unknown as CureMix;
+  const cure = record('cure', given, inputSays('which-cure')) as unknown as CureMix;
   const { nitritePercent, nitratePercent, saltPercent, sugarPercent, mayPump } = requireCureMix(cure);
-  if (ppm > 0 && nitritePercent <= 0) throw new InputError('cure', 'There is no nitrite in that cure. Aim at 0 ppm for salted meat, or take cure #1.');
+  if (ppm > 0 && nitritePercent <= 0) throw new InputError('cure', inputSays('aim-without-nitrite'));
   return {
     name: text('cure.name', cure.name, 60),
     nitritePercent,
@@ -246,24 +247,24 @@ function requireCure(given: unknown, ppm: number): CureMix {
 
 /** A number with its own name in the sentence. */
 function named(field: string, name: string, value: unknown, rule: NumberRule): number {
-  if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(field, `${name}: a number is missing.`);
+  if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(field, inputSays('named-number-missing', { name }));
   const fault = numberFault(value, rule, name);
   if (fault !== null) throw new InputError(field, fault);
   return value;
 }
 
 function text(field: string, value: unknown, most: number): string {
-  if (typeof value !== 'string' || value.trim() === '') throw new InputError(field, 'A word is missing here.');
-  if (value.trim().length > most) throw new InputError(field, `At most ${most} letters.`);
+  if (typeof value !== 'string' || value.trim() === '') throw new InputError(field, inputSays('word-missing'));
+  if (value.trim().length > most) throw new InputError(field, inputSays('too-many-letters', { most }));
   return value.trim();
 }
 
-function record(field: string, value: unknown, question: string): Record<string, unknown> {
+function record(field: string, value: unknown, question: Message): Record<string, unknown> {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new InputError(field, question);
   return value as Record<string, unknown>;
 }
 
 function list(field: string, value: unknown, most: number): Record<string, unknown>[] {
-  if (!Array.isArray(value) || value.length > most) throw new InputError(field, `At most ${most} lines.`);
-  return value.map((line, i) => record(`${field}.${i}`, line, 'A line is missing.'));
+  if (!Array.isArray(value) || value.length > most) throw new InputError(field, inputSays('too-many-lines', { most }));
+  return value.map((line, i) => record(`${field}.${i}`, line, inputSays('line-missing')));
 }

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** A core temperature so many seconds after the first. */
 export interface TimedReading {
@@ -26,7 +27,7 @@ export function requireReadings(readings: readonly TimedReading[]): readonly Tim
   readings.forEach(({ s, C }, i) => {
     requireNumber(`readings.${i}.s`, s, { min: -1e10, max: 1e10, unit: 's' });
     requireNumber(`readings.${i}.C`, C, { min: -40, max: 300, unit: '°C' });
-    if (i > 0 && s <= (readings[i - 1]?.s ?? -Infinity)) throw new InputError(`readings.${i}.s`, 'Readings run backwards, or two share an instant.');
+    if (i > 0 && s <= (readings[i - 1]?.s ?? -Infinity)) throw new InputError(`readings.${i}.s`, inputSays('readings-backwards'));
   });
   return readings;
 }

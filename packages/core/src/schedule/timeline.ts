@@ -3,6 +3,7 @@ import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import type { Hold, Resource, SchedulableBatch, SchedulableStep } from './scheduleTypes.js';
 import { requireHours, workSpans, type WorkingHours } from './workingHours.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** Plans are made to the quarter of an hour. */
 export const SLOT_MIN = 15;
@@ -37,7 +38,7 @@ export class Timeline {
     readonly steadiness = 1,
   ) {
     requireHours(hours);
-    if (!Number.isFinite(now)) throw new InputError('now', 'What time is it? No instant is given.');
+    if (!Number.isFinite(now)) throw new InputError('now', inputSays('no-now'));
     this.from = Math.floor(now / SLOT_MS) * SLOT_MS;
     this.slots = Math.min(MOST_DAYS * 96, Math.max(96, Math.ceil((until - this.from) / SLOT_MS)));
     this.open = new Uint8Array(this.slots);
@@ -46,7 +47,7 @@ export class Timeline {
       this.open.fill(1, this.clip(this.slotOf(span.from)), this.clip(this.slotOf(span.to)));
     for (const resource of resources) {
       requireNumber(`resources.${resource.id}.capacity`, resource.capacity, { above: 0, max: 1e6 });
-      if (this.used.has(resource.id)) throw new InputError('resources', `Two resources are called ${resource.id}.`);
+      if (this.used.has(resource.id)) throw new InputError('resources', inputSays('resource-named-twice', { name: resource.id }));
       this.used.set(resource.id, new Float64Array(this.slots));
       this.programs.set(resource.id, new Map());
       if (resource.closed !== undefined && resource.closed.length > 0) this.closed.set(resource.id, this.slotsOf(resource.closed, resource.name));
@@ -57,7 +58,7 @@ export class Timeline {
     const found = new Uint8Array(this.slots);
     for (const { from, to } of spans) {
       const [begins, ends] = [Date.parse(from), Date.parse(to)];
-      if (!(ends > begins)) throw new InputError('resources', `${name} is out of order until before it is so.`);
+      if (!(ends > begins)) throw new InputError('resources', inputSays('out-of-order-backwards', { name }));
       found.fill(1, this.clip(Math.floor((begins - this.from) / SLOT_MS)), this.clip(Math.ceil((ends - this.from) / SLOT_MS)));
     }
     return found;
@@ -81,7 +82,7 @@ export class Timeline {
 
   usedOf(resource: string): Float64Array {
     const used = this.used.get(resource);
-    if (used === undefined) throw new InputError('holds', `There is no "${resource}" in this house.`);
+    if (used === undefined) throw new InputError('holds', inputSays('no-such-resource', { resource }));
     return used;
   }
 

@@ -2,6 +2,7 @@ import { DAY_MIN } from '../clock/spans.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { addDays, instantOf, localDay } from '../clock/localTime.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** When somebody is there to do a job, by the clocks of the house. */
 export interface WorkingHours {
@@ -21,12 +22,12 @@ export interface WorkingHours {
 export function requireHours(hours: WorkingHours): WorkingHours {
   instantOf('2026-01-01', 0, hours.timeZone);
   requireNumber('hands', hours.hands, { min: 1, max: 50 });
-  if (!Array.isArray(hours.week) || hours.week.length !== 7) throw new InputError('week', 'A week has seven days, from Sunday.');
+  if (!Array.isArray(hours.week) || hours.week.length !== 7) throw new InputError('week', inputSays('week-of-seven'));
   hours.week.forEach((spans, day) => {
     spans.forEach(({ fromMin, toMin }, i) => {
       requireNumber(`week.${day}.${i}.fromMin`, fromMin, { min: 0, max: DAY_MIN, unit: 'min' });
       requireNumber(`week.${day}.${i}.toMin`, toMin, { min: 0, max: DAY_MIN, unit: 'min' });
-      if (toMin <= fromMin) throw new InputError(`week.${day}.${i}.toMin`, 'That day’s work ends before it begins.');
+      if (toMin <= fromMin) throw new InputError(`week.${day}.${i}.toMin`, inputSays('day-ends-before'));
     });
   });
   for (const date of hours.daysOff) instantOf(date, 0, hours.timeZone);

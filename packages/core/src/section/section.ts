@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import { requireNumber, requireThing } from '../units/require.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** The cross-section of a piece at its thickest, mm. */
 type SectionShape =
@@ -18,7 +19,7 @@ const THICKEST_MM = 600;
 
 /** The way the cure has to come through from both sides, mm: thickness, diameter, or the smaller of width and height. */
 export function thicknessMm(section: Section): number {
-  requireThing('section', section, 'What shape is the piece? Give its section.');
+  requireThing('section', section, inputSays('which-section'));
   switch (section.shape) {
     case 'slab':
       return size('section.thicknessMm', section.thicknessMm);
@@ -28,13 +29,13 @@ export function thicknessMm(section: Section): number {
     case 'rectangle':
       return Math.min(size('section.widthMm', section.widthMm), size('section.heightMm', section.heightMm));
     default:
-      throw new InputError('section.shape', `"${String((section as { shape: unknown }).shape)}" is not a shape that is known here.`);
+      throw new InputError('section.shape', inputSays('unknown-shape', { shape: String((section as { shape: unknown }).shape) }));
   }
 }
 
 /** How far it is across, mm: the widest line of needle sites. A slab is taken as three times as wide as it is thick [M]. */
 export function widthMm(section: Section): number {
-  requireThing('section', section, 'What shape is the piece? Give its section.');
+  requireThing('section', section, inputSays('which-section'));
   switch (section.shape) {
     case 'slab':
       return 3 * thicknessMm(section);

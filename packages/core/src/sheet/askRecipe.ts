@@ -131,10 +131,7 @@ function lowStrength(sheet: BenchSheet): RecipeLine[] {
   const { cure, waterG, greenG } = sheet;
   const share = nitriteShare(cure);
   if (share > 0.02) {
-    throw new InputError(
-      'cure',
-      `${cure.name} is too strong to be the whole salt: at ${sheet.saltPercent} % it would poison. Choose a curing salt of 0.4 to 0.9 %.`,
-    );
+    throw new InputError('cure', inputSays('too-strong-for-whole-salt', { cure: cure.name, percent: sheet.saltPercent }));
   }
   const baseG = greenG + waterG;
   const cureG = ((saltOfMeatAndWater(sheet) / 100) * baseG) / (cure.saltPercent / 100);

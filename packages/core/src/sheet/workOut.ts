@@ -20,6 +20,7 @@ import { requireNumber } from '../units/require.js';
 import { unitKind } from '../units/convert.js';
 import { askRecipe } from './askRecipe.js';
 import { meatDensity, sheetSection, type BenchSheet } from './benchSheet.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /** One panel’s answer, or why there is none. */
 export type Part<T> = { value: T } | { fault: InputError };
@@ -145,8 +146,7 @@ function worked(sheet: BenchSheet, read: ReadRecipe | null): WorkedRecipe {
 function pickUp({ greenG, pulledG }: BenchSheet): { pickUpPercent?: number } {
   if (pulledG === undefined) return {};
   const weight = requireNumber('pulledG', pulledG, { above: 0, max: 1e7, unit: 'g' });
-  if (weight <= greenG)
-    throw new InputError('pulledG', `Pulled it weighs no more than green, ${Math.round(greenG)} g: there is no pick-up to weigh. Leave it empty.`);
+  if (weight <= greenG) throw new InputError('pulledG', inputSays('no-pick-up', { greenG }));
   return { pickUpPercent: ((weight - greenG) / greenG) * 100 };
 }
 
@@ -159,7 +159,7 @@ function had(sheet: BenchSheet, read: ReadRecipe): { lines: RecipeLine[]; coverL
     const onScale = (reading: RecipeLine): RecipeLine => (unitKind(reading.unit) === 'mass' ? { ...reading, stepG } : reading);
     return [{ ...onScale(line), ...(line.alternatives === undefined ? {} : { alternatives: line.alternatives.map(onScale) }) }];
   });
-  if (lines.length === 0) throw new InputError('text', 'Write or paste the recipe: a line for each thing, or commas between them.');
+  if (lines.length === 0) throw new InputError('text', inputSays('no-recipe-text'));
   const pumps = sheet.use === 'pumped' || sheet.use === 'pumpAndCover';
   return { lines, method: sheet.use, ...(pumps ? { pumpPercent: sheet.pumpPercent } : {}) };
 }
@@ -230,7 +230,7 @@ const STONE_DENSITY = 2.6;
 
 function inTub(sheet: BenchSheet, { audit }: WorkedRecipe): Tub {
   const brine = audit.coverStrength ?? audit.strength;
-  if (brine === null) throw new InputError('lines', 'There is no brine to cover it.');
+  if (brine === null) throw new InputError('lines', inputSays('nothing-to-cover'));
   const count = Math.round(requireNumber('pieces', sheet.pieces, { min: 1, max: 40 }));
   const densityGPerML = meatDensity(sheet.product);
   const pieces = Array.from({ length: count }, (): LyingPiece => ({ massG: sheet.greenG / count, heightMm: sheet.thicknessMm, densityGPerML }));
@@ -281,7 +281,7 @@ const PUMP_OFF = 0.2;
 
 function pumping(sheet: BenchSheet, { audit, params }: WorkedRecipe): Pump {
   const { strength } = audit;
-  if (strength === null) throw new InputError('lines', 'There is no brine to pump.');
+  if (strength === null) throw new InputError('lines', inputSays('nothing-to-pump'));
   const section = sheetSection(sheet);
   const count = Math.round(requireNumber('pieces', sheet.pieces, { min: 1, max: 40 }));
   const grid = { section, lengthMm: sheet.lengthMm, spacingMm: sheet.spacingMm };

@@ -1,4 +1,5 @@
 import { InputError } from '../inputError.js';
+import { inputSays } from '../say/english/inputs.js';
 
 /**
  * A number with its doubt: the truth lies between `low` and `high` if every scale reads within half its step.
@@ -43,7 +44,7 @@ export function times(a: Measured, b: Measured): Measured {
 
 /** @throws InputError when the divisor's range holds zero */
 export function over(a: Measured, b: Measured): Measured {
-  if (b.low <= 0 && b.high >= 0) throw new InputError('divisor', 'The doubt of this weight is as large as the weight itself.');
+  if (b.low <= 0 && b.high >= 0) throw new InputError('divisor', inputSays('doubt-as-large'));
   const corners = [a.low / b.low, a.low / b.high, a.high / b.low, a.high / b.high];
   return { value: a.value / b.value, low: Math.min(...corners), high: Math.max(...corners) };
 }

@@ -51,9 +51,9 @@ export function requireNumber(field: string, value: unknown, rule: NumberRule = 
 /**
  * Answers the thing itself, or throws {@link InputError} where something that is no thing at all was given.
  *
- * @example requireThing('cure', CURE_1, 'Which cure is it?') // CURE_1
+ * @example requireThing('cure', CURE_1, inputSays('which-cure')) // CURE_1
  */
-export function requireThing<T extends object>(field: string, value: T, question: string): T {
+export function requireThing<T extends object>(field: string, value: T, question: Message): T {
   if (typeof value !== 'object' || (value as unknown) === null) throw new InputError(field, question);
   return value;
 }
