@@ -1,16 +1,17 @@
-import { fitIn, InputError, lookAtPlan, schedule, type SchedulableBatch, type Schedule, type ScheduleParams } from '@bunkhouse/core';
+import { fitIn, lookAtPlan, schedule, type SchedulableBatch, type Schedule, type ScheduleParams, type Message } from '@bunkhouse/core';
+import { workFault } from './workFault';
 
 /** What is asked: how a plan stands, how to mend it, or where one more batch would fit in. */
 export type ScheduleAsk = { kind: 'look' | 'mend'; params: ScheduleParams } | { kind: 'fit'; params: ScheduleParams; batch: SchedulableBatch };
 
-export type ScheduleReport = { answer: Schedule } | { fault: string };
+export type ScheduleReport = { answer: Schedule } | { fault: Message };
 
 addEventListener('message', ({ data: ask }: MessageEvent<ScheduleAsk>) => {
   let report: ScheduleReport;
   try {
     report = { answer: answerOf(ask) };
   } catch (error) {
-    report = { fault: error instanceof InputError ? error.message : 'The plan could not be worked out.' };
+    report = { fault: workFault(error, 'The plan could not be worked out.') };
   }
   postMessage(report);
 });

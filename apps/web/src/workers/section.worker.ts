@@ -1,15 +1,6 @@
-import {
-  colouredDepth,
-  InputError,
-  programHours,
-  pullWindow,
-  simulateSection,
-  soakPlan,
-  thicknessMm,
-  type CureCourse,
-  type SectionSimulation,
-} from '@bunkhouse/core';
+import { colouredDepth, programHours, pullWindow, simulateSection, soakPlan, thicknessMm, type CureCourse, type SectionSimulation } from '@bunkhouse/core';
 import type { SectionAnswer, SectionAsk, SectionReport, SpeciesCourse } from './sectionMessages';
+import { workFault } from './workFault';
 
 /** Cells across the thickness: as fine as the eye needs. */
 const ACROSS = 48;
@@ -22,7 +13,7 @@ addEventListener('message', ({ data: { key, course, soakChanges } }: MessageEven
     const answer = work(course, soakChanges, (progress) => tell({ key, progress }));
     tell({ key, answer }, [answer.salt.fields.buffer, answer.nitrite.fields.buffer]);
   } catch (error) {
-    tell({ key, fault: error instanceof InputError ? error.message : 'The picture could not be computed.' });
+    tell({ key, fault: workFault(error, 'The picture could not be computed.') });
   }
 });
 

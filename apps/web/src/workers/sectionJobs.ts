@@ -1,3 +1,4 @@
+import { sayHere } from '../shell/here';
 import type { SectionAnswer, SectionAsk, SectionReport } from './sectionMessages';
 
 /** How a computation stands. */
@@ -66,7 +67,7 @@ function work(job: Job, ask: SectionAsk, tries: number): void {
       worker.terminate();
       jobs.delete(ask.key);
       if ('answer' in data) remember(ask.key, data.answer);
-      tell(job, 'answer' in data ? { answer: data.answer, progress: null, fault: null } : { answer: null, progress: null, fault: data.fault });
+      tell(job, 'answer' in data ? { answer: data.answer, progress: null, fault: null } : { answer: null, progress: null, fault: sayHere(data.fault) });
     }
   });
   worker.addEventListener('error', () => {

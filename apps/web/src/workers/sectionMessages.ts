@@ -1,4 +1,4 @@
-import type { CureCourse, PullWindow, SoakPlan } from '@bunkhouse/core';
+import type { CureCourse, Message, PullWindow, SoakPlan } from '@bunkhouse/core';
 
 /** What is asked of the worker. */
 export interface SectionAsk {
@@ -47,4 +47,4 @@ export interface SectionAnswer {
   cellError: number;
 }
 
-export type SectionReport = { key: string; progress: number } | { key: string; answer: SectionAnswer } | { key: string; fault: string };
+export type SectionReport = { key: string; progress: number } | { key: string; answer: SectionAnswer } | { key: string; fault: Message };

@@ -1,5 +1,6 @@
 import type { CoreForecast, ForecastCoreParams } from '@bunkhouse/core';
 import { useEffect, useRef, useState } from 'react';
+import { sayHere } from '../shell/here';
 import type { ForecastReport } from './forecast.worker';
 
 /** A forecast, or why there is none; null where none was asked for, or none is there yet. */
@@ -34,7 +35,7 @@ export function useForecasts(params: readonly (ForecastCoreParams | null)[]): Fo
       own.removeEventListener('message', said);
       setKnown(
         data.reports.map((report) =>
-          report === null ? NOTHING : 'answer' in report ? { forecast: report.answer, fault: null } : { forecast: null, fault: report.fault },
+          report === null ? NOTHING : 'answer' in report ? { forecast: report.answer, fault: null } : { forecast: null, fault: sayHere(report.fault) },
         ),
       );
     };

@@ -1,5 +1,6 @@
 import type { Schedule } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
+import { sayHere } from '../shell/here';
 import type { ScheduleAsk, ScheduleReport } from './schedule.worker';
 
 /** Asks the scheduler, in a worker of its own. */
@@ -9,7 +10,7 @@ function askSchedule(ask: ScheduleAsk): { answer: Promise<Schedule>; cancel: () 
     worker.addEventListener('message', ({ data }: MessageEvent<ScheduleReport>) => {
       worker.terminate();
       if ('answer' in data) resolve(data.answer);
-      else reject(new Error(data.fault));
+      else reject(new Error(sayHere(data.fault)));
     });
     worker.addEventListener('error', () => {
       worker.terminate();

@@ -4,6 +4,7 @@ import { readNumberCell, type LoggerFormat } from './loggerFormat.js';
 import { isLocal, readTime } from './loggerTime.js';
 import { zoneClock } from '../clock/zoneClock.js';
 import { inputSays } from '../say/english/inputs.js';
+import type { Message } from '../say/message.js';
 
 /** What a probe can read, °C: colder no freezer is, hotter no smoker. */
 export const PROBE_RANGE_C = { min: -40, max: 350 } as const;
@@ -19,7 +20,7 @@ export interface LoggerReading {
 export interface LoggerLine {
   readings: LoggerReading[];
   /** why something of it is refused, or null */
-  refused: string | null;
+  refused: Message | null;
 }
 
 /**
@@ -38,18 +39,18 @@ export function loggerReader(format: LoggerFormat): (cells: readonly string[]) =
     const text = clockColumn === null ? (cells[timeColumn] ?? '') : `${cells[timeColumn] ?? ''} ${cells[clockColumn] ?? ''}`;
     const shown = readTime(text, timeStyle);
     if (shown === null)
-      return { readings: [], refused: text.trim() === '' ? 'There is no time in this line.' : `"${short(text)}" is no time as the others are.` };
+      return { readings: [], refused: text.trim() === '' ? inputSays('line-without-time') : inputSays('no-time-like-others', { text: short(text) }) };
     const at: number | null = clock !== null ? clock(shown, previousAt) : timeStyle === 'elapsed' ? shown + (startAt ?? 0) : shown;
-    if (at === null) return { readings: [], refused: `"${short(text)}" is left out where the clocks are put forward.` };
+    if (at === null) return { readings: [], refused: inputSays('left-out-hour', { text: short(text) }) };
     previousAt = at;
-    let refused: string | null = null;
+    let refused: Message | null = null;
     const readings = columns.flatMap(({ column, channel }): LoggerReading[] => {
       const cell = cells[column] ?? '';
       if (cell.trim() === '') return [];
       const value = readNumberCell(cell, decimal);
       const C = value === null ? null : unit === 'F' ? convert(value, 'F', 'C') : value;
       if (C !== null && C >= PROBE_RANGE_C.min && C <= PROBE_RANGE_C.max) return [{ channel, at, C }];
-      refused = C === null ? `"${short(cell)}" is no temperature.` : `${cell.trim()} is nothing that a probe can read.`;
+      refused = C === null ? inputSays('cell-no-temperature', { text: short(cell) }) : inputSays('cell-no-probe', { text: short(cell) });
       return [];
     });
     return { readings, refused };

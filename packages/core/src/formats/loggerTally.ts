@@ -1,3 +1,4 @@
+import type { Message } from '../say/message.js';
 import type { LoggerLine } from './loggerRow.js';
 
 /** What a file holds, counted while it is read. */
@@ -6,7 +7,7 @@ export interface LoggerTally {
   readings: number;
   /** lines of which something is refused; the first of them with their number in the file and the reason */
   refusedLines: number;
-  refused: { line: number; reason: string }[];
+  refused: { line: number; reason: Message }[];
   /** lines at the time of the line before */
   repeated: number;
   /** lines that run back behind the line before */

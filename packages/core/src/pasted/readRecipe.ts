@@ -5,6 +5,8 @@ import { AMOUNT, amountsOf, amountWords, RATE, withoutLabels, type Amount } from
 import type { RecipeLine } from './recipeLine.js';
 import { LONGEST_LINE, segmentsOf } from './recipeSegments.js';
 import { INGREDIENT_WORDS, QUESTIONS, type Answers, type Measure, type Named, type Question, type QuestionId } from './words.js';
+import { pastedSays } from '../say/english/pasted.js';
+import type { Message } from '../say/message.js';
 
 /** One line as it was read. */
 export interface ReadLine {
@@ -13,7 +15,7 @@ export interface ReadLine {
   /** what it brings, or null where that cannot be said */
   line: RecipeLine | null;
   /** what is wrong with it, where something is */
-  fault?: string;
+  fault?: Message;
   /** true for a line without which nothing can be judged: salt, cure or water of no amount */
   needed?: boolean;
 }
@@ -57,8 +59,8 @@ export const openQuestions = (recipe: ReadRecipe, answers: Answers): Question[] 
   recipe.questions.filter((question) => !question.options.some((option) => option.value === answers[question.id]));
 
 function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own: readonly CureMix[]): ReadLine & { meatG?: number } {
-  if (text.length > LONGEST_LINE) return { text, line: null, fault: 'That line is too long to be read. Break it up.', needed: true };
-  if (RATE.test(text)) return { text, line: null, fault: 'That is a rate, not an amount. Write how much goes in altogether.', needed: true };
+  if (text.length > LONGEST_LINE) return { text, line: null, fault: pastedSays('line-too-long'), needed: true };
+  if (RATE.test(text)) return { text, line: null, fault: pastedSays('line-a-rate'), needed: true };
   const words = amountWords(text);
   const amounts: Amount[][] = [];
   let rest = ` ${words} `;
@@ -84,7 +86,7 @@ function readSegment(text: string, answers: Answers, asked: Set<QuestionId>, own
   const [line, ...alternatives] = readings;
   if (line === undefined) {
     const flavouring = named === null || isMeat || ('ingredient' in named && ['salty-flavouring', 'flavouring'].includes(named.ingredient)) || isSpice(named);
-    return { text, line: null, fault: fault ?? 'How much of it? Write an amount in front.', needed: !flavouring };
+    return { text, line: null, fault: fault ?? pastedSays('line-how-much'), needed: !flavouring };
   }
   return { text, line: alternatives.length > 0 ? { ...line, alternatives } : line, ...(fault === null ? {} : { fault }) };
 }
@@ -100,12 +102,12 @@ function readingsOf(
   answers: Answers,
   asked: Set<QuestionId>,
   own: readonly CureMix[],
-): [RecipeLine[], string | null] {
+): [RecipeLine[], Message | null] {
   const first = amounts[0]?.[0];
   if (first === undefined) return [[], null];
-  if (amounts.flat().some((amount) => !Number.isFinite(amount.value) || amount.high > MOST_AMOUNT)) return [[], 'That number is too large or cannot be read.'];
+  if (amounts.flat().some((amount) => !Number.isFinite(amount.value) || amount.high > MOST_AMOUNT)) return [[], pastedSays('line-number-unread')];
   if (amounts.some(([amount]) => amount?.measure == null || 'count' in amount.measure)) {
-    return [[], 'Not a weight or a measure: it cannot be counted. Weigh it.'];
+    return [[], pastedSays('line-counted')];
   }
   const byVolume = amounts.some(([amount]) => amount !== undefined && amount.measure !== null && !isMass(amount.measure));
   const ingredients = ingredientsOf(named, byVolume, answers, asked);

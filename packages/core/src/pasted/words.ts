@@ -1,4 +1,6 @@
 import type { Unit } from '../measures/unit.js';
+import { pastedSays } from '../say/english/pasted.js';
+import type { Message } from '../say/message.js';
 
 /** What is asked about a recipe before it can be judged: never guessed. */
 export type QuestionId = 'gallon' | 'spoons' | 'spoon-size' | 'salt' | 'coarse-salt' | 'cure' | 'pink-salt' | 'comma';
@@ -8,81 +10,81 @@ export type Answers = Partial<Record<QuestionId, string>>;
 
 export interface Question {
   id: QuestionId;
-  ask: string;
-  options: readonly { value: string; label: string }[];
+  ask: Message;
+  options: readonly { value: string; label: Message }[];
 }
 
 export const QUESTIONS: Readonly<Record<QuestionId, Question>> = {
   gallon: {
     id: 'gallon',
-    ask: 'Which gallon, quart, pint and fluid ounce?',
+    ask: pastedSays('ask-gallon'),
     options: [
-      { value: 'us', label: 'US, the smaller ones' },
-      { value: 'imperial', label: 'Imperial, a fifth larger' },
+      { value: 'us', label: pastedSays('answer-us') },
+      { value: 'imperial', label: pastedSays('answer-imperial') },
     ],
   },
   spoons: {
     id: 'spoons',
-    ask: 'Spoons and cups of salt and cure: level or heaped?',
+    ask: pastedSays('ask-spoons'),
     options: [
-      { value: 'level', label: 'Level' },
-      { value: 'heaped', label: 'Heaped' },
+      { value: 'level', label: pastedSays('answer-level') },
+      { value: 'heaped', label: pastedSays('answer-heaped') },
     ],
   },
   'spoon-size': {
     id: 'spoon-size',
-    ask: 'Which spoon is “a spoon”?',
+    ask: pastedSays('ask-spoon-size'),
     options: [
-      { value: 'tsp', label: 'Teaspoon' },
-      { value: 'tbsp', label: 'Tablespoon' },
+      { value: 'tsp', label: pastedSays('answer-tsp') },
+      { value: 'tbsp', label: pastedSays('answer-tbsp') },
     ],
   },
   salt: {
     id: 'salt',
-    ask: 'Which salt is in the spoon? They differ by half.',
+    ask: pastedSays('ask-salt'),
     options: [
-      { value: 'table-salt', label: 'Table or pickling' },
-      { value: 'fine-sea-salt', label: 'Fine sea' },
-      { value: 'coarse-salt-flake', label: 'Coarse, light flake' },
-      { value: 'coarse-salt-rolled', label: 'Coarse, dense' },
+      { value: 'table-salt', label: pastedSays('answer-table-salt') },
+      { value: 'fine-sea-salt', label: pastedSays('answer-fine-sea-salt') },
+      { value: 'coarse-salt-flake', label: pastedSays('answer-coarse-salt-flake') },
+      { value: 'coarse-salt-rolled', label: pastedSays('answer-coarse-salt-rolled') },
     ],
   },
   'coarse-salt': {
     id: 'coarse-salt',
-    ask: 'Coarse salt: hollow flakes or rolled flat?',
+    ask: pastedSays('ask-coarse-salt'),
     options: [
-      { value: 'coarse-salt-flake', label: 'Hollow, light flake' },
-      { value: 'coarse-salt-rolled', label: 'Rolled, dense' },
+      { value: 'coarse-salt-flake', label: pastedSays('answer-coarse-salt-coarse-salt-flake') },
+      { value: 'coarse-salt-rolled', label: pastedSays('answer-coarse-salt-coarse-salt-rolled') },
     ],
   },
   cure: {
     id: 'cure',
-    ask: 'Which cure is it? Read its label.',
+    ask: pastedSays('ask-cure'),
     options: [
-      { value: 'cure-1', label: 'Cure #1' },
-      { value: 'cure-2', label: 'Cure #2, with nitrate' },
-      { value: 'curing-salt-0.5', label: 'Curing salt 0.5 %' },
-      { value: 'curing-salt-0.6', label: 'Curing salt 0.6 %' },
-      { value: 'ready-mix', label: 'Ready mix' },
-      { value: 'saltpetre', label: 'Saltpetre, nitrate alone' },
-      { value: 'flavouring', label: 'No cure: no nitrite, no nitrate' },
+      { value: 'cure-1', label: pastedSays('answer-cure-1') },
+      { value: 'cure-2', label: pastedSays('answer-cure-2') },
+      { value: 'curing-salt-0.5', label: pastedSays('answer-curing-salt-0-5') },
+      { value: 'curing-salt-0.6', label: pastedSays('answer-curing-salt-0-6') },
+      { value: 'ready-mix', label: pastedSays('answer-ready-mix') },
+      { value: 'saltpetre', label: pastedSays('answer-saltpetre') },
+      { value: 'flavouring', label: pastedSays('answer-flavouring') },
     ],
   },
   'pink-salt': {
     id: 'pink-salt',
-    ask: 'Pink salt: a cure, or rock salt? Rock salt is no cure.',
+    ask: pastedSays('ask-pink-salt'),
     options: [
-      { value: 'cure-1', label: 'Cure #1' },
-      { value: 'cure-2', label: 'Cure #2, with nitrate' },
-      { value: 'rock-salt', label: 'Rock salt, no cure' },
+      { value: 'cure-1', label: pastedSays('answer-cure-1') },
+      { value: 'cure-2', label: pastedSays('answer-cure-2') },
+      { value: 'rock-salt', label: pastedSays('answer-rock-salt') },
     ],
   },
   comma: {
     id: 'comma',
-    ask: 'Is 1,500 (or 1.500) one thousand five hundred, or one and a half?',
+    ask: pastedSays('ask-comma'),
     options: [
-      { value: 'thousands', label: 'One thousand five hundred' },
-      { value: 'decimal', label: 'One and a half' },
+      { value: 'thousands', label: pastedSays('answer-thousands') },
+      { value: 'decimal', label: pastedSays('answer-decimal') },
     ],
   },
 };

@@ -120,23 +120,23 @@ export const RECIPE_NUMBERS = {
 export type RecipeNumber = keyof typeof RECIPE_NUMBERS;
 
 /** What each number is called, in sentences and in a table of versions. */
-export const RECIPE_NUMBER_NAMES: Readonly<Record<RecipeNumber, string>> = {
-  saltPercent: 'Salt, of meat and water',
-  sugarPercent: 'Sugar, of meat and water',
-  nitritePpm: 'Nitrite aimed at',
-  waterPerMeat: 'Water for each kg of meat',
-  pumpPercent: 'Pump, of green weight',
-  repumpPercent: 'Re-pump, of green weight',
-  pickleSaltPercent: 'Pickle, salt',
-  turnEveryH: 'Turned every',
-  soakH: 'Soak',
-  dryH: 'Drying',
-  cookH: 'Last phase, usually',
-  restH: 'Rest',
-  coreTargetC: 'Core',
-  firstGateH: 'First chill gate after',
-  secondGateH: 'Second chill gate after',
-  evenOutH: 'To even out',
+export const RECIPE_NUMBER_NAMES: Readonly<Record<RecipeNumber, Message>> = {
+  saltPercent: inputSays('name-salt-percent'),
+  sugarPercent: inputSays('name-sugar-percent'),
+  nitritePpm: inputSays('name-nitrite-ppm'),
+  waterPerMeat: inputSays('name-water-per-meat'),
+  pumpPercent: inputSays('name-pump-percent'),
+  repumpPercent: inputSays('name-repump-percent'),
+  pickleSaltPercent: inputSays('name-pickle-salt-percent'),
+  turnEveryH: inputSays('name-turn-every-h'),
+  soakH: inputSays('name-soak-h'),
+  dryH: inputSays('name-dry-h'),
+  cookH: inputSays('name-cook-h'),
+  restH: inputSays('name-rest-h'),
+  coreTargetC: inputSays('name-core-target-c'),
+  firstGateH: inputSays('name-first-gate-h'),
+  secondGateH: inputSays('name-second-gate-h'),
+  evenOutH: inputSays('name-even-out-h'),
 };
 
 const DAYS: NumberRule = { min: 1, max: 60, unit: 'days' };
@@ -159,7 +159,7 @@ export function requireRecipe(given: unknown): Recipe {
   ) as Record<RecipeNumber, number>;
   const days = record('cureDays', recipe.cureDays, inputSays('how-many-days'));
   const packed = record('packedPercent', recipe.packedPercent, inputSays('how-much-packed'));
-  const low = named('packedPercent.low', 'Packed, at the least', packed.low, { min: 10, max: 130, unit: '%' });
+  const low = named('packedPercent.low', inputSays('name-packed-least'), packed.low, { min: 10, max: 130, unit: '%' });
   return {
     ...numbers,
     name: text('name', recipe.name, 60),
@@ -172,11 +172,11 @@ export function requireRecipe(given: unknown): Recipe {
     cure: requireCure(recipe.cure, numbers.nitritePpm),
     spices: list('spices', recipe.spices, MOST_SPICES).map((spice, i) => ({
       name: text(`spices.${i}.name`, spice.name, 60),
-      gPerKg: named(`spices.${i}.gPerKg`, 'Spice for each kg of meat', spice.gPerKg, { above: 0, max: 100, unit: 'g' }),
+      gPerKg: named(`spices.${i}.gPerKg`, inputSays('name-spice'), spice.gPerKg, { above: 0, max: 100, unit: 'g' }),
     })),
     cureDays: Object.fromEntries(SCHOOLS.map((school) => [school, requireDays(`cureDays.${school}`, days[school])])) as Record<SchoolKind, CureDays>,
     program: requireProgram(recipe.program),
-    packedPercent: { low, high: named('packedPercent.high', 'Packed, at the most', packed.high, { min: low, max: 130, unit: '%' }) },
+    packedPercent: { low, high: named('packedPercent.high', inputSays('name-packed-most'), packed.high, { min: low, max: 130, unit: '%' }) },
     checks: list('checks', recipe.checks, MOST_CHECKS).map((check, i) => {
       if (!STATIONS.includes(check.station as Station)) throw new InputError(`checks.${i}.station`, inputSays('check-without-station'));
       return { station: check.station as Station, say: text(`checks.${i}.say`, check.say, 200) };
@@ -188,21 +188,21 @@ export function requireRecipe(given: unknown): Recipe {
 function requireStrength(school: SchoolKind, given: unknown): { strongSaltPercent?: number } {
   if (given === undefined) return {};
   if (school !== 'equilibrium') throw new InputError('strongSaltPercent', inputSays('strong-not-pumped'));
-  return { strongSaltPercent: named('strongSaltPercent', 'Strong pickle, salt', given, STRONG_SALT) };
+  return { strongSaltPercent: named('strongSaltPercent', inputSays('name-strong-salt'), given, STRONG_SALT) };
 }
 
 function requireDays(field: string, given: unknown): CureDays {
   const days = record(field, given, inputSays('how-many-days'));
-  const shortest = named(`${field}.shortest`, 'Days, at the least', days.shortest, DAYS);
-  const usual = named(`${field}.usual`, 'Days, usually', days.usual, { ...DAYS, min: shortest });
-  return { shortest, usual, longest: named(`${field}.longest`, 'Days, at the most', days.longest, { ...DAYS, min: usual }) };
+  const shortest = named(`${field}.shortest`, inputSays('name-days-least'), days.shortest, DAYS);
+  const usual = named(`${field}.usual`, inputSays('name-days-usual'), days.usual, { ...DAYS, min: shortest });
+  return { shortest, usual, longest: named(`${field}.longest`, inputSays('name-days-most'), days.longest, { ...DAYS, min: usual }) };
 }
 
 function requirePiece(given: unknown): Recipe['piece'] {
   const piece = record('piece', given, inputSays('which-piece'));
   return {
-    greenG: named('piece.greenG', 'Weight', piece.greenG, { min: 100, max: 60000, unit: 'g' }),
-    lengthMm: named('piece.lengthMm', 'Length', piece.lengthMm, { min: 30, max: 1500, unit: 'mm' }),
+    greenG: named('piece.greenG', inputSays('name-weight'), piece.greenG, { min: 100, max: 60000, unit: 'g' }),
+    lengthMm: named('piece.lengthMm', inputSays('name-length'), piece.lengthMm, { min: 30, max: 1500, unit: 'mm' }),
     section: requireUsualSection(record('piece.section', piece.section, inputSays('round-or-flat'))),
   };
 }
@@ -212,11 +212,13 @@ const SIZE: NumberRule = { min: 5, max: 400, unit: 'mm' };
 /** Round or flat, as New batch asks for it. */
 function requireUsualSection(section: Record<string, unknown>): Section {
   const fat =
-    section.fatCapMm === undefined ? {} : { fatCapMm: named('piece.section.fatCapMm', 'Fat left on', section.fatCapMm, { min: 0, max: 60, unit: 'mm' }) };
+    section.fatCapMm === undefined
+      ? {}
+      : { fatCapMm: named('piece.section.fatCapMm', inputSays('name-fat'), section.fatCapMm, { min: 0, max: 60, unit: 'mm' }) };
   const boneMm =
     section.bone === undefined
       ? undefined
-      : named('piece.section.bone.diameterMm', 'Bone', record('piece.section.bone', section.bone, inputSays('how-far-bone')).diameterMm, {
+      : named('piece.section.bone.diameterMm', inputSays('name-bone'), record('piece.section.bone', section.bone, inputSays('how-far-bone')).diameterMm, {
           above: 0,
           max: 150,
           unit: 'mm',
@@ -226,8 +228,10 @@ function requireUsualSection(section: Record<string, unknown>): Section {
     ...(section.closedSide === undefined ? {} : { closedSide: 'top' as const }),
     ...fat,
   };
-  if (section.shape === 'slab') return { shape: 'slab', thicknessMm: named('piece.section.thicknessMm', 'Thickness', section.thicknessMm, SIZE), ...rest };
-  if (section.shape === 'round') return { shape: 'round', diameterMm: named('piece.section.diameterMm', 'Diameter', section.diameterMm, SIZE), ...rest };
+  if (section.shape === 'slab')
+    return { shape: 'slab', thicknessMm: named('piece.section.thicknessMm', inputSays('name-thickness'), section.thicknessMm, SIZE), ...rest };
+  if (section.shape === 'round')
+    return { shape: 'round', diameterMm: named('piece.section.diameterMm', inputSays('name-diameter'), section.diameterMm, SIZE), ...rest };
   throw new InputError('piece.section.shape', inputSays('round-or-flat'));
 }
 
@@ -246,7 +250,7 @@ function requireCure(given: unknown, ppm: number): CureMix {
 }
 
 /** A number with its own name in the sentence. */
-function named(field: string, name: string, value: unknown, rule: NumberRule): number {
+function named(field: string, name: Message, value: unknown, rule: NumberRule): number {
   if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(field, inputSays('named-number-missing', { name }));
   const fault = numberFault(value, rule, name);
   if (fault !== null) throw new InputError(field, fault);

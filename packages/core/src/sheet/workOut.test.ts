@@ -128,13 +128,13 @@ describe('the rest of the sheet', () => {
       const { pump } = workOut(sheetFor('pumpAndCover', { pumpedG, greenG: 4000, waterG: 2000 }));
       return pump !== null && 'value' in pump ? pump.value.actual : null;
     };
-    expect(say(4400)).toMatchObject({ say: 'As planned, within a fifth.' });
+    expect(say(4400)).toMatchObject({ say: { code: 'pumped-as-planned', message: 'As planned, within a fifth.' } });
     expect(say(4400)?.percent).toBeCloseTo(10, 9);
     expect(say(4400)?.ppm).toBeCloseTo(150, 4);
-    expect(say(4200)?.say).toMatch(/Pump again: 200 g more/);
-    expect(say(4520)?.say).toMatch(/Drain 120 g/);
-    expect(say(4700)?.say).toMatch(/Over the limit/);
-    expect(say(4000)?.say).toMatch(/nothing went in/);
+    expect(say(4200)?.say.message).toMatch(/Pump again: 200 g more/);
+    expect(say(4520)?.say.message).toMatch(/Drain 120 g/);
+    expect(say(4700)?.say.message).toMatch(/Over the limit/);
+    expect(say(4000)?.say.message).toMatch(/nothing went in/);
     const lighter = workOut(sheetFor('pumpAndCover', { pumpedG: 3000 })).pump;
     expect(lighter !== null && 'fault' in lighter && lighter.fault.message).toMatch(/below the weight before/);
   });

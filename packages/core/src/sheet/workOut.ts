@@ -1,3 +1,4 @@
+import type { Message } from '../say/message.js';
 import { coolingHours } from '../brine/coolingHours.js';
 import { brineLevelMm, coverBrine, containerML, type Container, type Cover, type LyingPiece } from '../brine/coverBrine.js';
 import { holdDownG, weightInAirG } from '../brine/holdDown.js';
@@ -21,6 +22,7 @@ import { unitKind } from '../units/convert.js';
 import { askRecipe } from './askRecipe.js';
 import { meatDensity, sheetSection, type BenchSheet } from './benchSheet.js';
 import { inputSays } from '../say/english/inputs.js';
+import { sheetSays } from '../say/english/sheet.js';
 
 /** One panel’s answer, or why there is none. */
 export type Part<T> = { value: T } | { fault: InputError };
@@ -72,7 +74,7 @@ export interface Pump {
   /** pickle there is, g */
   pickleG: number;
   /** after weighing */
-  actual: { percent: number; ppm: number; figure: Figure | null; say: string } | null;
+  actual: { percent: number; ppm: number; figure: Figure | null; say: Message } | null;
 }
 
 /** Everything that a sheet comes to. */
@@ -296,7 +298,7 @@ function pumping(sheet: BenchSheet, { audit, params }: WorkedRecipe): Pump {
 
 function actualPump(sheet: BenchSheet, params: AuditParams, pumpedG: number): NonNullable<Pump['actual']> {
   const percent = pumpPercent({ greenG: sheet.greenG, pumpedG: requireNumber('pumpedG', pumpedG, { above: 0, max: 1e7, unit: 'g' }) });
-  if (percent === 0) return { percent, ppm: 0, figure: null, say: 'It weighs what it weighed before: nothing went in. Pump it.' };
+  if (percent === 0) return { percent, ppm: 0, figure: null, say: sheetSays('nothing-went-in') };
   const { nitrite } = auditRecipe({ ...params, pumpPercent: percent, method: 'pumped' });
   const { judgement, applies } = nitrite;
   const wantedG = (sheet.greenG * sheet.pumpPercent) / 100;
@@ -304,12 +306,12 @@ function actualPump(sheet: BenchSheet, params: AuditParams, pumpedG: number): No
   const off = percent / sheet.pumpPercent - 1;
   const say =
     judgement.verdict === 'over'
-      ? `Over the limit of ${judgement.limit} ppm. Drain it, weigh it again; if it stays over, the meat must not be used.`
+      ? sheetSays('pumped-over', { limitPpm: judgement.limit })
       : off < -PUMP_OFF || judgement.verdict === 'under'
-        ? `Pump again: ${Math.round(wantedG - gainedG)} g more brings it to ${sheet.pumpPercent} %.`
+        ? sheetSays('pump-more', { moreG: wantedG - gainedG, percent: sheet.pumpPercent })
         : off > PUMP_OFF
-          ? `More than planned. Drain ${Math.round(gainedG - wantedG)} g, weigh again, and plan a longer soak.`
-          : 'As planned, within a fifth.';
+          ? sheetSays('pumped-more', { moreG: gainedG - wantedG })
+          : sheetSays('pumped-as-planned');
   return { percent, ppm: applies.value, figure: applies, say };
 }
 

@@ -60,7 +60,7 @@ describe('a thermometer that is off', () => {
     ['neither ice nor boiling water', { kind: 'thermometer' }, /ice and water/],
     ['no height', { kind: 'thermometer', boilC: 97 }, /how high/],
     ['a height in feet', { kind: 'thermometer', boilC: 97, altitudeM: 8200 }, /how high/],
-    ['ice at 4 °C', { kind: 'thermometer', iceC: 4 }, /4 off 0/],
+    ['ice at 4 °C', { kind: 'thermometer', iceC: 4 }, /4 °C off 0 °C/],
     ['100 °C at 2000 m', { kind: 'thermometer', iceC: 0, boilC: 100, altitudeM: 2000 }, /off 93/],
     ['no number', { kind: 'thermometer', iceC: Number.NaN }, /must be a number/],
     ['water for a hydrometer', { kind: 'hydrometer', waterReads: 1, waterC: 15 }, /not how this tool/],

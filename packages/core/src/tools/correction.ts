@@ -2,6 +2,8 @@ import { inputSays } from '../say/english/inputs.js';
 import { floatReading, type HydrometerScale } from '../brine/readHydrometer.js';
 import { boilingPointC, MOST_ALTITUDE_M } from './boilingPoint.js';
 import type { ToolCheck, ToolReading, ToolSize } from './tool.js';
+import type { Message } from '../say/message.js';
+import type { Quantity } from '../say/quantity.js';
 
 /** What a tool showed, and what it should have shown. */
 export interface CheckPoint {
@@ -36,8 +38,8 @@ function waterReading(scale: HydrometerScale, waterC: number, calibrationC: numb
 }
 
 /** What is wrong with a check before it is written; an empty answer means that it may be. */
-export function checkFaults(size: ToolSize, reading: ToolReading): { field: string; message: string }[] {
-  if (reading.kind !== size.kind) return [{ field: 'reading', message: 'That is not how this tool is checked.' }];
+export function checkFaults(size: ToolSize, reading: ToolReading): ({ field: string } & Message)[] {
+  if (reading.kind !== size.kind) return [{ field: 'reading', ...inputSays('other-check') }];
   const faults = size.kind === 'hydrometer' && reading.kind === 'hydrometer' ? hydrometerFaults(size, reading) : thermometerFaults(reading);
   if (faults.length > 0) return faults;
   const most = size.kind === 'hydrometer' ? MOST_OFF[size.scale] : MOST_OFF_C;
@@ -47,7 +49,9 @@ export function checkFaults(size: ToolSize, reading: ToolReading): { field: stri
       : [
           {
             field: fieldOf(reading, i),
-            message: `That is ${tidy(Math.abs(shown - should))} off ${tidy(should)}. Do it again; if it stays so, put the tool away.`,
+            ...(size.kind === 'hydrometer'
+              ? inputSays('float-off', { off: bare(shown - should), should: bare(should) })
+              : inputSays('thermometer-off', { offC: Math.abs(shown - should), shouldC: should })),
           },
         ],
   );
@@ -55,7 +59,7 @@ export function checkFaults(size: ToolSize, reading: ToolReading): { field: stri
 
 const fieldOf = (reading: ToolReading, i: number): string =>
   reading.kind === 'hydrometer' ? 'waterReads' : i === 0 && reading.iceC !== undefined ? 'iceC' : 'boilC';
-const tidy = (x: number): number => Number(x.toFixed(Math.abs(x) < 2 ? 3 : 1));
+const bare = (x: number): Quantity => ({ value: Number(Math.abs(x).toFixed(Math.abs(x) < 2 ? 3 : 1)), unit: 'n' });
 
 function hydrometerFaults({ calibrationC }: Extract<ToolSize, { kind: 'hydrometer' }>, { waterReads, waterC }: Extract<ToolReading, { kind: 'hydrometer' }>) {
   if (!Number.isFinite(waterReads)) return [{ field: 'waterReads', ...inputSays('reads-in-water') }];
@@ -67,11 +71,11 @@ function hydrometerFaults({ calibrationC }: Extract<ToolSize, { kind: 'hydromete
 function thermometerFaults(reading: ToolReading) {
   if (reading.kind !== 'thermometer') return [];
   const { iceC, boilC, altitudeM } = reading;
-  if (iceC === undefined && boilC === undefined) return [{ field: 'iceC', message: 'What did it show in ice and water?' }];
+  if (iceC === undefined && boilC === undefined) return [{ field: 'iceC', ...inputSays('shown-in-ice') }];
   for (const [field, C] of Object.entries({ iceC, boilC }))
-    if (C !== undefined && !Number.isFinite(C)) return [{ field, message: 'A temperature must be a number.' }];
+    if (C !== undefined && !Number.isFinite(C)) return [{ field, ...inputSays('tool-no-number') }];
   if (boilC !== undefined && !(altitudeM !== undefined && altitudeM >= -450 && altitudeM <= MOST_ALTITUDE_M))
-    return [{ field: 'altitudeM', message: 'Water boils lower the higher you are: how high above the sea is the house, in metres?' }];
+    return [{ field: 'altitudeM', ...inputSays('how-high') }];
   return [];
 }
 

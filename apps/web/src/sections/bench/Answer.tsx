@@ -314,7 +314,7 @@ function PumpBench({ sheet, pump }: { sheet: BenchSheet; pump: NonNullable<Worke
         <div className="pad actual">
           <Hero label="It took" value={digits(actual.percent, 1)} unit="% of green" />
           <Hero label="Ingoing from the pump" value={digits(actual.ppm, 0)} unit="ppm" tone="nitrite" />
-          <p className="lead">{actual.say}</p>
+          <p className="lead">{say(actual.say)}</p>
         </div>
       )}
     </section>

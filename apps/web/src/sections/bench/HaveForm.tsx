@@ -10,10 +10,12 @@ import { BenchScales } from './BenchScales';
 import { SheetNumber, SheetSelect } from './SheetNumber';
 import { useSheetContext } from './useSheet';
 import { USE_WORDS } from './words';
+import { useSay } from '../../shell/reader';
 import { cureName } from '../../shell/tradeWords';
 
 /** A recipe as it stands on paper: read, asked about, and how it is used. */
 export function HaveForm({ read }: { read: ReadRecipe }) {
+  const say = useSay();
   const { sheet, change } = useSheetContext();
   const preferences = usePreferences();
   const id = useId();
@@ -44,9 +46,9 @@ export function HaveForm({ read }: { read: ReadRecipe }) {
           {read.questions.map((question) => (
             <div key={question.id} className={`question${sheet.answers[question.id] === undefined ? ' asked' : ''}`}>
               <Choice
-                label={question.ask}
+                label={say(question.ask)}
                 value={sheet.answers[question.id] ?? ''}
-                options={Object.fromEntries(question.options.map((option) => [option.value, cureName(option.label)]))}
+                options={Object.fromEntries(question.options.map((option) => [option.value, cureName(say(option.label))]))}
                 onChange={(answer) => change({ answers: { ...sheet.answers, [question.id]: answer } })}
               />
             </div>
@@ -116,6 +118,7 @@ function ReadLines({ lines }: { lines: readonly ReadLine[] }) {
 }
 
 function ReadRow({ index, read }: { index: number; read: ReadLine }) {
+  const say = useSay();
   const { sheet, change } = useSheetContext();
   const { line } = read;
   if (line === null) {
@@ -123,7 +126,7 @@ function ReadRow({ index, read }: { index: number; read: ReadLine }) {
       <tr className={read.needed ? 'wrong' : undefined}>
         <th scope="row">{read.text}</th>
         <td colSpan={2} className="note">
-          {read.fault ?? 'Meat'}
+          {read.fault === undefined ? 'Meat' : say(read.fault)}
         </td>
       </tr>
     );

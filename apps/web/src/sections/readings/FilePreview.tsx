@@ -2,6 +2,7 @@ import { attempt, loggerReader, type LoggerFormat, type LoggerTally } from '@bun
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../shell/preferences';
+import { useSay } from '../../shell/reader';
 import { digits, inWords } from '../../shell/quantities';
 import { span } from '../../shell/times';
 import { useTally } from '../../workers/useLoggerFile';
@@ -21,12 +22,13 @@ export function FilePreview({
   children: (tally: LoggerTally) => ReactNode;
 }) {
   const preferences = usePreferences();
+  const say = useSay();
   const read = attempt(() => loggerReader(format));
   const { tally, isWhole, fault } = useTally(file, 'value' in read ? format : null);
   if ('fault' in read)
     return (
       <p className="fault" role="alert">
-        {read.fault.message}
+        {say(read.fault)}
       </p>
     );
   const lines = rows.slice(format.headLines, format.headLines + SHOWN).map((cells, i) => ({ cells, number: format.headLines + i + 1, ...read.value(cells) }));
@@ -61,7 +63,7 @@ export function FilePreview({
                     </td>
                   );
                 })}
-                <td>{refused ?? ''}</td>
+                <td>{refused === null ? '' : say(refused)}</td>
               </tr>
             ))}
           </tbody>
@@ -79,6 +81,7 @@ export function FilePreview({
 }
 
 function Tally({ tally, isWhole }: { tally: LoggerTally; isWhole: boolean }) {
+  const say = useSay();
   const { lines, readings, refusedLines, refused, repeated, backwards, gaps, longestGapMs, fromAt, toAt } = tally;
   return (
     <div className="tally" role="status">
@@ -100,7 +103,7 @@ function Tally({ tally, isWhole }: { tally: LoggerTally; isWhole: boolean }) {
           <ul>
             {refused.map(({ line, reason }) => (
               <li key={line}>
-                Line {line}: {reason}
+                Line {line}: {say(reason)}
               </li>
             ))}
             {refusedLines > refused.length && <li>and {digits(refusedLines - refused.length, 0)} more</li>}

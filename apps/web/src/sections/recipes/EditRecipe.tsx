@@ -63,8 +63,8 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
     return { recipe, stops: designStops(process, designOf(process, new Date(0).toISOString())) };
   });
   const fault = 'fault' in checked ? checked.fault : null;
-  const at = (field: string) => (fault?.field === field ? fault.message : undefined);
   const say = useSay();
+  const at = (field: string) => (fault?.field === field ? say(fault) : undefined);
   const stop = 'value' in checked ? checked.value.stops[0] : undefined;
   const leave = () => {
     localStorage.removeItem(key);
@@ -93,7 +93,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
   };
   const number = (field: RecipeNumber, sign: string, decimals = 2) => (
     <NumberField
-      label={RECIPE_NUMBER_NAMES[field]}
+      label={say(RECIPE_NUMBER_NAMES[field])}
       sign={sign}
       decimals={decimals}
       value={draft[field]}
@@ -263,7 +263,7 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
         <Part title="Smoke and cook">
           <div className="pair">
             <NumberField
-              label={RECIPE_NUMBER_NAMES.coreTargetC}
+              label={say(RECIPE_NUMBER_NAMES.coreTargetC)}
               quantity="temperature"
               decimals={0}
               value={draft.coreTargetC}
@@ -275,11 +275,11 @@ export function EditRecipe({ from, of, onDone }: { from: Recipe; of: RecipeRespo
           <div className="edit-program">
             <ProgramPhases program={draft.program} targetC={draft.coreTargetC} onChange={(program) => change({ program })} />
           </div>
-          {fault?.field.startsWith('program') === true && <p className="fault">{fault.message}</p>}
+          {fault?.field.startsWith('program') === true && <p className="fault">{say(fault)}</p>}
         </Part>
       </div>
       {of !== null && <Words label="What was changed, and why" long value={reason} onChange={setReason} error={undefined} />}
-      {fault !== null && <p className="fault">{fault.message}</p>}
+      {fault !== null && <p className="fault">{say(fault)}</p>}
       {stop !== undefined && (
         <p className="fault" role="alert">
           {say(stop)}

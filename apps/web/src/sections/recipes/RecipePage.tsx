@@ -11,6 +11,7 @@ import { NumberField } from '../../instruments/NumberField';
 import { ProgramCurve } from '../../instruments/ProgramCurve';
 import { Plate } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
+import { useSay } from '../../shell/reader';
 import { dayWithYear } from '../../shell/times';
 import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
 import { EditRecipe } from './EditRecipe';
@@ -26,6 +27,7 @@ export function RecipePage() {
   const found = recipes.find((recipe) => recipe.id === id);
   const [asked, setAsked] = useState<number | null>(null);
   const [mode, setMode] = useState<'look' | 'change' | 'copy'>('look');
+  const say = useSay();
   const preferences = usePreferences();
   const navigate = useNavigate();
   const [greenG, setGreenG] = useState<number | undefined>();
@@ -134,7 +136,7 @@ export function RecipePage() {
               <NumberField label="Green weight" quantity="mass" value={weightG} onChange={(value) => setGreenG(value ?? Number.NaN)} />
             </div>
           </section>
-          {plan !== null && 'fault' in plan && <p className="fault">{Number.isNaN(weightG) ? 'How much meat? A number is missing.' : plan.fault.message}</p>}
+          {plan !== null && 'fault' in plan && <p className="fault">{Number.isNaN(weightG) ? 'How much meat? A number is missing.' : say(plan.fault)}</p>}
           {plan !== null && 'value' in plan && (
             <>
               {plan.value.findings

@@ -1,4 +1,5 @@
 import { RECIPE_NUMBERS, RECIPE_NUMBER_NAMES, SCHOOLS, STATION_NAMES, thicknessMm, type Recipe, type RecipeNumber } from '@bunkhouse/core';
+import { sayHere } from '../../shell/here';
 import { MEDIUM_WORDS } from '../../shell/pit/programWords';
 import { TENDING_WORDS } from '../../shell/pit/words';
 import { digits, fewDigits, inWords, perMeat } from '../../shell/quantities';
@@ -27,7 +28,7 @@ export function recipeLines(recipe: Recipe, shown: Preferences): RecipeLine[] {
       ? []
       : [line('strongSaltPercent', 'Strong pickle, salt of the brine', `${digits(recipe.strongSaltPercent, 1)} %`)]),
     line('cure', 'Cure', recipe.nitritePpm === 0 ? 'none' : cureInWords(cure)),
-    ...(Object.keys(RECIPE_NUMBERS) as RecipeNumber[]).map((name) => line(name, RECIPE_NUMBER_NAMES[name], numberText(name, recipe[name], shown))),
+    ...(Object.keys(RECIPE_NUMBERS) as RecipeNumber[]).map((name) => line(name, sayHere(RECIPE_NUMBER_NAMES[name]), numberText(name, recipe[name], shown))),
     ...recipe.spices.map(({ name, gPerKg }) => line(`spice ${name}`, name, perMeat(gPerKg, shown))),
     ...SCHOOLS.map((school) =>
       line(

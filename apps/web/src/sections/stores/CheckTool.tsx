@@ -1,5 +1,5 @@
 import type { ToolCheckRequest, ToolResponse } from '@bunkhouse/api';
-import { airPressureHpa, boilingPointC, checkFaults, checkPoints, corrected, type ToolReading } from '@bunkhouse/core';
+import { airPressureHpa, boilingPointC, checkFaults, checkPoints, corrected, type Message, type ToolReading } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { useState, type FormEvent } from 'react';
 import { Refusal } from '../../data/request';
@@ -8,6 +8,7 @@ import { checkTool } from '../../data/tools';
 import { NumberField } from '../../instruments/NumberField';
 import { usePreferences } from '../../shell/preferences';
 import { digits, inWords } from '../../shell/quantities';
+import { useSay } from '../../shell/reader';
 import { degreesApart } from '../../shell/toolWords';
 import { newId } from '../../data/newId';
 
@@ -20,6 +21,8 @@ const keptAltitude = (): number | undefined => {
 /** A tool is held against what is known: ice and water, boiling water, plain water. */
 export function CheckTool({ tool, onDone }: { tool: ToolResponse; onDone: () => void }) {
   const preferences = usePreferences();
+  const say = useSay();
+  const saidOf = (fault: Message | undefined) => fault && say(fault);
   const [id] = useState(() => newId());
   const [said, setSaid] = useState<Partial<Omit<ToolCheckRequest, 'id' | 'at' | 'by'>>>(() => {
     const altitudeM = keptAltitude();
@@ -31,7 +34,7 @@ export function CheckTool({ tool, onDone }: { tool: ToolResponse; onDone: () => 
   const reading = readingOf(tool, said);
   const faults = checkFaults(tool.size, reading);
   const at = (field: string) =>
-    (tried ? faults.find((fault) => fault.field === field)?.message : undefined) ?? refusal?.errors.find((error) => error.field === field)?.message;
+    (tried ? saidOf(faults.find((fault) => fault.field === field)) : undefined) ?? refusal?.errors.find((error) => error.field === field)?.message;
   const set = (part: typeof said) => {
     setRefusal(null);
     setSaid((was) => ({ ...was, ...part }));

@@ -49,6 +49,13 @@ export const SHEET_WORDS = {
   'school-clock': 'Pulled by the clock, {percent, number, percent} picked up, {aim, number, ppm1}',
   'school-pump': 'Pumped {percent, number, percent1}, {aim, number, ppm1}',
   'school-dry': 'Rubbed on in a bag, {aim, number, ppm1} of the meat',
+
+  'nothing-went-in': 'It weighs what it weighed before: nothing went in. Pump it.',
+  'pumped-over': 'Over the limit of {limitPpm, number, ppm}. Drain it, weigh it again; if it stays over, the meat must not be used.',
+  'pump-more': 'Pump again: {moreG, number, g} more brings it to {percent, number, percent1}.',
+  'pumped-more': 'More than planned. Drain {moreG, number, g}, weigh again, and plan a longer soak.',
+  'pumped-as-planned': 'As planned, within a fifth.',
+  'salt-egg-floats': 'Salt, until an egg floats',
 } as const;
 
 export const sheetSays: Speaker<typeof SHEET_WORDS> = speaker(SHEET_WORDS);
