@@ -72,8 +72,7 @@ function thermometerFaults(reading: ToolReading) {
   if (reading.kind !== 'thermometer') return [];
   const { iceC, boilC, altitudeM } = reading;
   if (iceC === undefined && boilC === undefined) return [{ field: 'iceC', ...inputSays('shown-in-ice') }];
-  for (const [field, C] of Object.entries({ iceC, boilC }))
-    if (C !== undefined && !Number.isFinite(C)) return [{ field, ...inputSays('tool-no-number') }];
+  for (const [field, C] of Object.entries({ iceC, boilC })) if (C !== undefined && !Number.isFinite(C)) return [{ field, ...inputSays('tool-no-number') }];
   if (boilC !== undefined && !(altitudeM !== undefined && altitudeM >= -450 && altitudeM <= MOST_ALTITUDE_M))
     return [{ field: 'altitudeM', ...inputSays('how-high') }];
   return [];
