@@ -5,20 +5,19 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import { raw, type NextFunction, type Request, type Response } from 'express';
-import { PICTURE_LIMIT_MB } from '@bunkhouse/api';
+import { BOOK_LIMIT_MB, fieldFaults, PICTURE_LIMIT_MB } from '@bunkhouse/api';
 import helmet from 'helmet';
 import { AppModule } from './appModule.js';
 import { Clock } from './clock.js';
 import { earlyDoor } from './crew/earlyDoor.js';
 import { PlainErrorFilter } from './errors/plainErrorFilter.js';
-import { fieldFaults, refused } from './errors/refusals.js';
+import { refused } from './errors/refusals.js';
 import { storableText } from './errors/storableText.js';
 import { describeApi } from './describe/describeApi.js';
 import type { Settings } from './settings.js';
 
-/** What takes a whole book, and how large one may be. */
+/** What takes a whole book. */
 const BOOK_PATHS = ['/api/exchange/preview', '/api/exchange/import'];
-const BOOK_LIMIT = '48mb';
 const PICTURE_PATH = '/api/batches/:id/pictures';
 
 /** A screen asks for its batches again and again: packed quickly rather than small. */
@@ -52,7 +51,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use(compression({ ...QUICKLY, filter: (request, response) => !isPackedElsewhere(request.originalUrl) && compression.filter(request, response) }));
   // A book is as large as a season, a picture large; everything else is short. Who sends them is known before they are read, and they are
   // taken as they come, unpacked by nobody here.
-  app.use(BOOK_PATHS, earlyDoor(app, 'run'), raw({ type: () => true, limit: BOOK_LIMIT, inflate: false }));
+  app.use(BOOK_PATHS, earlyDoor(app, 'run'), raw({ type: () => true, limit: `${BOOK_LIMIT_MB}mb`, inflate: false }));
   app.use(PICTURE_PATH, earlyDoor(app, 'record'), raw({ inflate: false, type: ['image/*', 'application/octet-stream'], limit: `${PICTURE_LIMIT_MB}mb` }));
   app.useBodyParser('json', { limit: '256kb' });
   app.use(storableText);

@@ -21,6 +21,7 @@ import {
 } from 'class-validator';
 import { nested, nestedList } from './nested.js';
 import { INSTANTS, STORES } from './shapes/designShapes.js';
+import { told, withSchema } from './say/ruleWords.js';
 
 /** Rule sets that may be chosen for a batch. */
 export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk', 'house'] as const;
@@ -28,98 +29,98 @@ export type BatchRuleSet = (typeof BATCH_RULE_SETS)[number];
 
 /** One piece of meat: green weight in g, sizes in mm. */
 export class PieceRequest {
-  @Min(100, { message: 'Less than 100 g is no piece to cure. Look at the unit.' })
-  @Max(60000, { message: 'More than 60 kg is no single piece. Look at the unit.' })
-  @IsNumber({}, { message: 'Weigh the piece: a number is missing.' })
+  @Min(100, told('piece-green-least', { leastG: 100 }))
+  @Max(60000, told('piece-green-most', { mostKg: 60 }))
+  @IsNumber({}, told('piece-green-missing'))
   greenG: number;
 
-  @IsIn(['slab', 'round'], { message: 'Choose round or flat.' })
+  @IsIn(['slab', 'round'], told('piece-shape-choice'))
   shape: 'slab' | 'round';
 
   /** thickness of a slab, diameter of a round piece */
-  @Min(5, { message: 'Thinner than 5 mm is no piece to cure. Look at the unit.' })
-  @Max(400, { message: 'Thicker than 400 mm (16 in) is no piece of meat. Look at the unit.' })
-  @IsNumber({}, { message: 'Measure it at its thickest: a number is missing.' })
+  @Min(5, told('piece-thickness-least', { leastMm: 5 }))
+  @Max(400, told('piece-thickness-most', { mostMm: 400 }))
+  @IsNumber({}, told('piece-thickness-missing'))
   thicknessMm: number;
 
   /** the bone in the middle; none when not given */
   @IsOptional()
-  @Min(0, { message: 'A bone cannot be less than nothing across.' })
-  @Max(150, { message: 'No bone is 150 mm across. Look at the unit.' })
-  @IsNumber({}, { message: 'How far across is the bone? Leave it empty for none.' })
+  @Min(0, told('piece-bone-least'))
+  @Max(150, told('piece-bone-most', { mostMm: 150 }))
+  @IsNumber({}, told('piece-bone-missing'))
   boneMm?: number;
 
   /** skin or silver skin left on one side: no brine passes it */
   @IsOptional()
-  @IsBoolean({ message: 'Skin left on: yes or no.' })
+  @IsBoolean(told('piece-skin-on-yes-or-no'))
   skinOn?: boolean;
 
   /** fat left on that side */
   @IsOptional()
-  @Min(0, { message: 'Fat cannot be less than nothing thick.' })
-  @Max(60, { message: 'More than 60 mm of fat is no cap. Look at the unit.' })
-  @IsNumber({}, { message: 'How thick is the fat? Leave it empty for none.' })
+  @Min(0, told('piece-fat-cap-least'))
+  @Max(60, told('piece-fat-cap-most', { mostMm: 60 }))
+  @IsNumber({}, told('piece-fat-cap-missing'))
   fatCapMm?: number;
 
-  @Min(30, { message: 'Shorter than 30 mm is no piece to cure. Look at the unit.' })
-  @Max(1500, { message: 'Longer than 1.5 m is no piece of meat. Look at the unit.' })
-  @IsNumber({}, { message: 'Measure its length: a number is missing.' })
+  @Min(30, told('piece-length-least', { leastMm: 30 }))
+  @Max(1500, told('piece-length-most', { mostMm: 1500 }))
+  @IsNumber({}, told('piece-length-missing'))
   lengthMm: number;
 }
 
 /** A cure mix as its label gives it, % by weight. */
 export class CureRequest {
-  @MaxLength(60, { message: 'A shorter name for the cure, please: 60 letters at most.' })
-  @MinLength(1, { message: 'The cure needs the name on its label.' })
-  @IsString({ message: 'The cure needs the name on its label.' })
+  @MaxLength(60, told('cure-name-longest', { most: 60 }))
+  @MinLength(1, told('cure-name-missing'))
+  @IsString(told('cure-name-missing'))
   name: string;
 
-  @Min(0.1, { message: 'Under 0.1 % nitrite it is no cure. Read the label again.' })
-  @Max(20, { message: 'Over 20 % nitrite is no kitchen cure. Read the label again.' })
-  @IsNumber({}, { message: 'How much nitrite does the label give? A number is missing.' })
+  @Min(0.1, told('cure-nitrite-least', { leastPercent: 0.1 }))
+  @Max(20, told('cure-nitrite-most', { mostPercent: 20 }))
+  @IsNumber({}, told('cure-nitrite-missing'))
   nitritePercent: number;
 
-  @Min(0, { message: 'Nitrate cannot be less than nothing.' })
-  @Max(20, { message: 'Over 20 % nitrate is no kitchen cure. Read the label again.' })
-  @IsNumber({}, { message: 'How much nitrate does the label give? Put 0 for none.' })
+  @Min(0, told('cure-nitrate-least'))
+  @Max(20, told('cure-nitrate-most', { mostPercent: 20 }))
+  @IsNumber({}, told('cure-nitrate-missing'))
   nitratePercent: number;
 
-  @Min(0, { message: 'Salt cannot be less than nothing.' })
-  @Max(100, { message: 'More than 100 % salt cannot be.' })
-  @IsNumber({}, { message: 'How much salt is in the cure? Put 0 for none.' })
+  @Min(0, told('cure-salt-least'))
+  @Max(100, told('cure-salt-most', { mostPercent: 100 }))
+  @IsNumber({}, told('cure-salt-missing'))
   saltPercent: number;
 
   /** sugar in a ready mix */
   @IsOptional()
-  @Min(0, { message: 'Sugar cannot be less than nothing.' })
-  @Max(100, { message: 'More than 100 % sugar cannot be.' })
-  @IsNumber({}, { message: 'How much sugar is in the cure? Put 0 for none.' })
+  @Min(0, told('cure-sugar-least'))
+  @Max(100, told('cure-sugar-most', { mostPercent: 100 }))
+  @IsNumber({}, told('cure-sugar-missing'))
   sugarPercent?: number;
 
   @IsOptional()
-  @IsBoolean({ message: 'May it be pumped: yes or no.' })
+  @IsBoolean(told('cure-may-pump-yes-or-no'))
   mayPump?: boolean;
 }
 
 /** How fast brine moves in this house's meat, m²/s at 3 °C: learnt from cut faces. */
 export class DiffusivityRequest {
-  @Min(1e-10, { message: 'Brine moves faster than that in any meat.' })
-  @Max(1e-9, { message: 'Brine moves slower than that in any meat.' })
-  @IsNumber({}, { message: 'The diffusivity is missing.' })
+  @Min(1e-10, told('diffusivity-value-least'))
+  @Max(1e-9, told('diffusivity-value-most'))
+  @IsNumber({}, told('diffusivity-value-missing'))
   value: number;
 
-  @Min(1e-11, { message: 'Brine moves faster than that in any meat.' })
-  @Max(1e-9, { message: 'Brine moves slower than that in any meat.' })
-  @IsNumber({}, { message: 'The low end of the diffusivity is missing.' })
+  @Min(1e-11, told('diffusivity-value-least'))
+  @Max(1e-9, told('diffusivity-value-most'))
+  @IsNumber({}, told('diffusivity-low-missing'))
   low: number;
 
-  @Min(1e-10, { message: 'Brine moves faster than that in any meat.' })
-  @Max(1e-8, { message: 'Brine moves slower than that in any meat.' })
-  @IsNumber({}, { message: 'The high end of the diffusivity is missing.' })
+  @Min(1e-10, told('diffusivity-value-least'))
+  @Max(1e-8, told('diffusivity-value-most'))
+  @IsNumber({}, told('diffusivity-high-missing'))
   high: number;
 
-  @Min(0, { message: 'Cut faces are counted from 0.' })
-  @IsInt({ message: 'Cut faces are counted.' })
+  @Min(0, told('diffusivity-cut-faces-least'))
+  @IsInt(told('diffusivity-cut-faces-missing'))
   cutFaces: number;
 }
 
@@ -132,163 +133,163 @@ const houseRuled = (request: BatchRequest) => request.ruleSet === 'house';
 /** What a cook decides before a batch starts. The rules here are those of the form and of the server. */
 export class BatchRequest {
   /** made by the sender, so that sending it twice makes one batch */
-  @IsUUID(undefined, { message: 'The batch needs an id.' })
+  @IsUUID(undefined, told('batch-id-missing'))
   id: string;
 
-  @IsIn(PLANNED_PRODUCTS, { message: 'Choose what it is to be.' })
+  @IsIn(PLANNED_PRODUCTS, told('batch-product-choice'))
   product: Product;
 
   /** what it is made by; the starter of the product when not given */
   @IsOptional()
-  @nested(RecipeOfBatch, 'The recipe is not named as it should be.')
+  @nested(RecipeOfBatch, told('recipe-name-shape'))
   recipe?: RecipeOfBatch;
 
-  @nestedList(PieceRequest, 'A piece is not described as it should be.')
-  @ArrayMinSize(1, { message: 'Weigh at least one piece.' })
-  @ArrayMaxSize(MOST_PIECES, { message: `At most ${MOST_PIECES} pieces go into one batch.` })
-  @IsArray({ message: 'Weigh at least one piece.' })
+  @nestedList(PieceRequest, told('piece-shape'))
+  @ArrayMinSize(1, told('batch-pieces-count-least'))
+  @ArrayMaxSize(MOST_PIECES, told('batch-pieces-count-most', { most: MOST_PIECES }))
+  @IsArray(told('batch-pieces-count-least'))
   pieces: PieceRequest[];
 
-  @IsIn(SCHOOLS, { message: 'Choose how the brine meets the meat.' })
+  @IsIn(SCHOOLS, told('batch-school-choice'))
   school: School['kind'];
 
   /** % of the brine: a strong pickle that is left by the clock; weighed for meat and water when not given */
   @IsOptional()
-  @Min(STRONG_SALT.min, { message: `Under ${STRONG_SALT.min} % of the brine is no strong pickle: weigh it for meat and water.` })
-  @Max(STRONG_SALT.max, { message: `No more than ${STRONG_SALT.max} % salt dissolves.` })
-  @IsNumber({}, { message: 'How strong is the pickle? A number is missing.' })
+  @Min(STRONG_SALT.min, told('batch-strong-salt-least', { least: STRONG_SALT.min }))
+  @Max(STRONG_SALT.max, told('batch-strong-salt-most', { most: STRONG_SALT.max }))
+  @IsNumber({}, told('batch-strong-salt-missing'))
   strongSaltPercent?: number;
 
   /** g; the whole water, or that of the cover brine */
-  @Min(100, { message: 'That little water covers nothing.' })
-  @Max(500000, { message: 'More than 500 L of water. Look at the unit.' })
-  @IsNumber({}, { message: 'How much water? A number is missing.' })
+  @Min(100, told('batch-water-least'))
+  @Max(500000, told('batch-water-most', { mostL: 500 }))
+  @IsNumber({}, told('batch-water-missing'))
   waterG: number;
 
   /** % of meat + water */
-  @Min(0.5, { message: 'Under 0.5 % salt is no brine.' })
-  @Max(8, { message: 'Over 8 % of meat and water is too salty to eat. 2 to 3 % is usual.' })
-  @IsNumber({}, { message: 'How much salt? A number is missing.' })
+  @Min(0.5, told('batch-salt-least', { leastPercent: 0.5 }))
+  @Max(8, told('batch-salt-most', { mostPercent: 8, usualPercent: 3 }))
+  @IsNumber({}, told('batch-salt-missing'))
   saltPercent: number;
 
   /** % of meat + water; of the brine where it is a strong pickle by the clock */
-  @Min(0, { message: 'Sugar cannot be less than nothing.' })
-  @Max(8, { message: 'Over 8 % sugar burns in the smoke. 0.5 to 2 % is usual.' })
-  @IsNumber({}, { message: 'How much sugar? Put 0 for none.' })
+  @Min(0, told('cure-sugar-least'))
+  @Max(8, told('batch-sugar-most', { most: 8, low: 0.5, high: 2 }))
+  @IsNumber({}, told('batch-sugar-missing'))
   sugarPercent: number;
 
   /** ingoing, ppm; 0 for salted meat without a cure */
-  @Min(0, { message: 'Nitrite cannot be less than nothing.' })
-  @Max(2000, { message: 'Over 2000 ppm is poisonous. Look at the number.' })
-  @IsNumber({}, { message: 'How much nitrite? A number is missing.' })
+  @Min(0, told('batch-nitrite-least'))
+  @Max(2000, told('batch-nitrite-most', { mostPpm: 2000 }))
+  @IsNumber({}, told('batch-nitrite-missing'))
   nitritePpm: number;
 
   /** cure #1 when not given; none where no nitrite is aimed at */
   @ValidateIf(cured)
-  @nested(CureRequest, 'The cure is not described as its label should.')
+  @nested(CureRequest, told('cure-shape'))
   cure?: CureRequest;
 
   /** ascorbate or erythorbate, ppm; none when not given */
   @IsOptional()
-  @Min(0, { message: 'Ascorbate cannot be less than nothing.' })
-  @Max(550, { message: 'More than 550 ppm ascorbate is allowed nowhere.' })
-  @IsNumber({}, { message: 'How much ascorbate? A number is missing.' })
+  @Min(0, told('batch-accelerator-least'))
+  @Max(550, told('batch-accelerator-most', { mostPpm: 550 }))
+  @IsNumber({}, told('batch-accelerator-missing'))
   acceleratorPpm?: number;
 
-  @IsIn(BATCH_RULE_SETS, { message: 'Choose whose rules hold for you.' })
+  @IsIn(BATCH_RULE_SETS, told('batch-rule-set-choice'))
   ruleSet: BatchRuleSet;
 
   /** the house’s own limits, ppm, for the rule set `house` */
   @ValidateIf(houseRuled)
-  @Min(1, { message: 'A limit of nothing lets nothing be cured.' })
-  @Max(700, { message: 'No code allows so much. Look at the number.' })
-  @IsNumber({}, { message: 'What is the house’s limit? A number is missing.' })
+  @Min(1, told('batch-house-limit-least'))
+  @Max(700, told('batch-house-limit-most'))
+  @IsNumber({}, told('batch-house-limit-missing'))
   houseLimit?: number;
 
   @ValidateIf(houseRuled)
-  @Min(1, { message: 'Under 1 ppm is no floor.' })
-  @Max(700, { message: 'No code asks for so much. Look at the number.' })
-  @IsNumber({}, { message: 'What is the house’s floor? A number is missing.' })
+  @Min(1, told('batch-house-floor-least', { leastPpm: 1 }))
+  @Max(700, told('batch-house-floor-most'))
+  @IsNumber({}, told('batch-house-floor-missing'))
   houseFloor?: number;
 
-  @Min(1, { message: 'At least a day of cure.' })
-  @Max(60, { message: 'More than 60 days is no wet cure.' })
-  @IsNumber({}, { message: 'How many days of cure? A number is missing.' })
+  @Min(1, told('batch-cure-days-least'))
+  @Max(60, told('batch-cure-days-most'))
+  @IsNumber({}, told('batch-cure-days-missing'))
   cureDays: number;
 
   /** planned refrigerator, °C; 3 when not given */
   @IsOptional()
-  @Min(-1, { message: 'Under −1 °C the brine stands still and the meat freezes.' })
-  @Max(4, { message: 'Meat in brine lies at 4 °C or below.' })
-  @IsNumber({}, { message: 'How cold is the refrigerator? A number is missing.' })
+  @Min(-1, told('batch-cold-least', { leastC: -1 }))
+  @Max(4, told('batch-cold-most', { mostC: 4 }))
+  @IsNumber({}, told('batch-cold-missing'))
   coldC?: number;
 
   /** when it is wanted on the table */
   @IsOptional()
-  @IsInstant('When it is wanted needs a date and a time.')
+  @IsInstant(told('batch-ready-by-time'))
   readyBy?: string;
 
   /** instants for which the Calendar has planned jobs, by step */
   @IsOptional()
-  @IsObject({ message: 'Planned jobs are given by their step.', context: INSTANTS })
+  @IsObject(withSchema(told('batch-step-at-missing'), INSTANTS))
   stepAt?: Record<string, string>;
 
   /** the stores of the house that it is planned for, by what is held: see `HoldName` of the core */
   @IsOptional()
-  @IsObject({ message: 'Stores are given by what is held in them.', context: STORES })
+  @IsObject(withSchema(told('batch-stores-missing'), STORES))
   stores?: Record<string, string>;
 
   /** what the cure is modelled with; the usual one when not given */
   @IsOptional()
-  @nested(DiffusivityRequest, 'The diffusivity is not given as it should be.')
+  @nested(DiffusivityRequest, told('diffusivity-shape'))
   diffusivity?: DiffusivityRequest;
 
-  @Min(0.01, { message: 'The scale’s step must be more than 0.' })
-  @Max(500, { message: 'That scale is too coarse for meat.' })
-  @IsNumber({}, { message: 'What does the scale for meat step by?' })
+  @Min(0.01, told('batch-meat-scale-step-least'))
+  @Max(500, told('batch-meat-scale-step-most'))
+  @IsNumber({}, told('batch-meat-scale-step-missing'))
   meatScaleStepG: number;
 
-  @Min(0.001, { message: 'The scale’s step must be more than 0.' })
-  @Max(50, { message: 'That scale is too coarse for cure.' })
-  @IsNumber({}, { message: 'What does the scale for cure step by?' })
+  @Min(0.001, told('batch-meat-scale-step-least'))
+  @Max(50, told('batch-cure-scale-step-most'))
+  @IsNumber({}, told('batch-cure-scale-step-missing'))
   cureScaleStepG: number;
 
   @ValidateIf(pumped)
-  @Min(1, { message: 'Under 1 % is no pump.' })
-  @Max(30, { message: 'No piece holds more than 30 %. 7 to 15 % is usual.' })
-  @IsNumber({}, { message: 'How much to pump? A number is missing.' })
+  @Min(1, told('batch-pump-least', { leastPercent: 1 }))
+  @Max(30, told('batch-pump-most', { mostPercent: 30, usualPercent: 15 }))
+  @IsNumber({}, told('batch-pump-missing'))
   pumpPercent?: number;
 
   @ValidateIf(pumped)
-  @Min(0, { message: 'Put 0 for no re-pump.' })
-  @Max(15, { message: 'Over 15 % is no re-pump. 2 to 4 % is usual.' })
-  @IsNumber({}, { message: 'Re-pump: put 0 for none.' })
+  @Min(0, told('batch-repump-least'))
+  @Max(15, told('batch-repump-most', { mostPercent: 15, usualPercent: 4 }))
+  @IsNumber({}, told('batch-repump-missing'))
   repumpPercent?: number;
 
   /** % w/w of the pickle */
   @ValidateIf(pumped)
-  @Min(1, { message: 'Under 1 % salt is no pickle.' })
-  @Max(26, { message: 'Water holds no more than 26.4 % salt.' })
-  @IsNumber({}, { message: 'How strong a pickle? A number is missing.' })
+  @Min(1, told('batch-pickle-salt-least', { leastPercent: 1 }))
+  @Max(26, told('batch-pickle-salt-most', { most: STRONG_SALT.max }))
+  @IsNumber({}, told('batch-pickle-salt-missing'))
   pickleSaltPercent?: number;
 
   @ValidateIf(pumped)
-  @Min(5, { message: 'A syringe under 5 mL is no brine syringe.' })
-  @Max(1000, { message: 'A syringe over 1 L is no syringe.' })
-  @IsNumber({}, { message: 'How much does the syringe hold?' })
+  @Min(5, told('batch-syringe-least', { leastML: 5 }))
+  @Max(1000, told('batch-syringe-most', { mostL: 1 }))
+  @IsNumber({}, told('batch-syringe-missing'))
   syringeML?: number;
 
   @ValidateIf(pumped)
-  @Min(10, { message: 'Closer than 10 mm tears the meat.' })
-  @Max(100, { message: 'Further apart than 100 mm leaves gaps. 20 to 30 mm is usual.' })
-  @IsNumber({}, { message: 'How far apart are the needle sites?' })
+  @Min(10, told('batch-spacing-least', { leastMm: 10 }))
+  @Max(100, told('batch-spacing-most', { mostMm: 100, usualMm: 25 }))
+  @IsNumber({}, told('batch-spacing-missing'))
   spacingMm?: number;
 
-  @IsInstant('The start needs a date and a time.')
+  @IsInstant(told('start-missing'))
   startsAt: string;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who starts it? A name is missing.' })
-  @IsString({ message: 'Who starts it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('batch-by-missing'))
+  @IsString(told('batch-by-missing'))
   by: string;
 }

@@ -11,6 +11,9 @@ import { Amounts, Base64, Count, Eithers, Id, Instant, MayBe, OrNull, Part, Part
 /** The version of the documents that are written; older ones are read, too. */
 export const BOOK_VERSION = 2;
 
+/** How large a book may come in. */
+export const BOOK_LIMIT_MB = 48;
+
 const MANY = 20_000;
 
 /** A batch in a book: what is its own of the log. */

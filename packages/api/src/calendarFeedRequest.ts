@@ -1,5 +1,6 @@
 import { IsBoolean, IsIn, IsString, MaxLength, MinLength } from 'class-validator';
 import { OrNull } from './shapes/rules.js';
+import { told } from './say/ruleWords.js';
 
 /** Minutes before a job at which a telephone may ring. */
 export const ALARM_MINUTES = [0, 15, 60] as const;
@@ -8,15 +9,15 @@ export const ALARM_MINUTES = [0, 15, 60] as const;
 export class CalendarFeedRequest {
   /** null for no alarm */
   @OrNull()
-  @IsIn(ALARM_MINUTES, { message: 'The alarm rings at the time of a job, 15 minutes or an hour before it, or not at all.' })
+  @IsIn(ALARM_MINUTES, told('calendar-feed-alarm-choice'))
   alarmMin: number | null;
 
   /** the address before ends */
-  @IsBoolean({ message: 'A new address: yes or no.' })
+  @IsBoolean(told('calendar-feed-renew-yes-or-no'))
   renew: boolean;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who decides it? A name is missing.' })
-  @IsString({ message: 'Who decides it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('decided-by-missing'))
+  @IsString(told('decided-by-missing'))
   by: string;
 }

@@ -1,6 +1,7 @@
 import { IsBoolean, IsIn, IsOptional, IsString, IsUUID, Matches, MaxLength, MinLength, ValidateIf } from 'class-validator';
 import { IsInstant } from './isInstant.js';
 import { ROLES, type Role } from './roles.js';
+import { told, type Told } from './say/ruleWords.js';
 
 const NAME = /^[\p{L}\p{M}][\p{L}\p{M}\p{N} .'’-]{0,39}$/u;
 const PIN = /^\d{4,8}$/;
@@ -9,35 +10,35 @@ export const PASSWORD_LEAST = 10;
 const PASSWORD_MOST = 200;
 
 const name =
-  (message: string): PropertyDecorator =>
+  (missing: Told): PropertyDecorator =>
   (target, property) => {
-    Matches(NAME, { message: 'A name begins with a letter, and has 40 letters at most.' })(target, property);
-    IsString({ message })(target, property);
+    Matches(NAME, told('name-form'))(target, property);
+    IsString(missing)(target, property);
   };
 
 const pin: PropertyDecorator = (target, property) => {
-  Matches(PIN, { message: 'A PIN has 4 to 8 digits.' })(target, property);
+  Matches(PIN, told('pin-form'))(target, property);
 };
 
 const newPassword: PropertyDecorator = (target, property) => {
-  MaxLength(PASSWORD_MOST, { message: `At most ${PASSWORD_MOST} letters.` })(target, property);
-  MinLength(PASSWORD_LEAST, { message: `A password has ${PASSWORD_LEAST} letters or more: three or four words, say.` })(target, property);
-  IsString({ message: 'A password is missing.' })(target, property);
+  MaxLength(PASSWORD_MOST, told('letters-longest', { most: PASSWORD_MOST }))(target, property);
+  MinLength(PASSWORD_LEAST, told('password-too-short', { least: PASSWORD_LEAST }))(target, property);
+  IsString(told('password-missing'))(target, property);
 };
 
 const saidPassword: PropertyDecorator = (target, property) => {
-  MaxLength(PASSWORD_MOST, { message: `At most ${PASSWORD_MOST} letters.` })(target, property);
-  IsString({ message: 'A password is missing.' })(target, property);
+  MaxLength(PASSWORD_MOST, told('letters-longest', { most: PASSWORD_MOST }))(target, property);
+  IsString(told('password-missing'))(target, property);
 };
 
 /** The first start: the house gets its name and its head cook. */
 export class FirstRequest {
-  @MaxLength(60, { message: 'A shorter name, please: 60 letters at most.' })
-  @MinLength(1, { message: 'The house needs a name.' })
-  @IsString({ message: 'The house needs a name.' })
+  @MaxLength(60, told('name-longest', { most: 60 }))
+  @MinLength(1, told('house-name-missing'))
+  @IsString(told('house-name-missing'))
   house: string;
 
-  @name('Who is the head cook?')
+  @name(told('first-name-missing'))
   name: string;
 
   @newPassword
@@ -50,8 +51,8 @@ export class FirstRequest {
 
 /** A person signs in: on a shared tablet by PIN, elsewhere by password. */
 export class SignInRequest {
-  @MaxLength(40, { message: 'That is no name of somebody here.' })
-  @IsString({ message: 'Who is it?' })
+  @MaxLength(40, told('sign-in-name-longest'))
+  @IsString(told('sign-in-name-missing'))
   name: string;
 
   @ValidateIf((request: SignInRequest) => request.password === undefined)
@@ -65,18 +66,18 @@ export class SignInRequest {
 
 /** A person of the crew, new or changed. Secrets that are not given stay as they are. */
 export class PersonRequest {
-  @IsUUID(undefined, { message: 'The person needs an id.' })
+  @IsUUID(undefined, told('person-id-missing'))
   id: string;
 
-  @name('The person needs a name.')
+  @name(told('person-name-missing'))
   name: string;
 
-  @IsIn(ROLES, { message: 'Head cook, cook, helper or reader?' })
+  @IsIn(ROLES, told('person-role-choice'))
   role: Role;
 
   /** from when on the house is closed to them; a reader’s is never left out */
   @IsOptional()
-  @IsInstant('Until when? A date is missing.')
+  @IsInstant(told('person-ends-at-time'))
   endsAt?: string;
 
   @IsOptional()
@@ -88,7 +89,7 @@ export class PersonRequest {
   password?: string;
 
   /** gone: may not sign in any more; what they logged stays theirs */
-  @IsBoolean({ message: 'Put away: yes or no.' })
+  @IsBoolean(told('person-put-away-yes-or-no'))
   putAway: boolean;
 }
 
@@ -108,8 +109,8 @@ export class OwnSecretRequest {
 
 /** This device is put up for the crew: people sign in on it by name and PIN. */
 export class TabletRequest {
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Where does it stand? A name is missing.' })
-  @IsString({ message: 'Where does it stand? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('tablet-name-missing'))
+  @IsString(told('tablet-name-missing'))
   name: string;
 }

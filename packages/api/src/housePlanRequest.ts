@@ -2,95 +2,96 @@ import type { HousePlan } from '@bunkhouse/core';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsInstant } from './isInstant.js';
 import { nestedList } from './nested.js';
+import { told } from './say/ruleWords.js';
 
 /** The day's work, minutes from midnight; from and to alike for a day off. */
 export class DayRequest {
-  @Min(0, { message: 'A day begins at midnight.' })
-  @Max(1440, { message: 'A day ends at midnight.' })
-  @IsInt({ message: 'From when? A time is missing.' })
+  @Min(0, told('day-begins'))
+  @Max(1440, told('day-ends'))
+  @IsInt(told('day-from-missing'))
   fromMin: number;
 
-  @Min(0, { message: 'A day begins at midnight.' })
-  @Max(1440, { message: 'A day ends at midnight.' })
-  @IsInt({ message: 'Until when? A time is missing.' })
+  @Min(0, told('day-begins'))
+  @Max(1440, told('day-ends'))
+  @IsInt(told('day-to-missing'))
   toMin: number;
 }
 
 /** A store is out of order for a time. */
 export class ClosedRequest {
-  @IsInstant('Out of order from when? A date and a time are missing.')
+  @IsInstant(told('closed-from-time'))
   from: string;
 
-  @IsInstant('Out of order until when? A date and a time are missing.')
+  @IsInstant(told('closed-to-time'))
   to: string;
 
-  @MaxLength(80, { message: 'At most 80 letters.' })
-  @IsString({ message: 'Why is it out of order?' })
+  @MaxLength(80, told('letters-longest', { most: 80 }))
+  @IsString(told('closed-why-missing'))
   why: string;
 }
 
 /** A refrigerator in litres, a smoker in racks, tubs by number. */
 export class ResourceRequest {
-  @Matches(/^[a-z0-9-]{1,40}$/, { message: 'A store needs an id.' })
+  @Matches(/^[a-z0-9-]{1,40}$/, told('resource-id-form'))
   id: string;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'The store needs a name.' })
-  @IsString({ message: 'The store needs a name.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('resource-name-missing'))
+  @IsString(told('resource-name-missing'))
   name: string;
 
-  @IsIn(['refrigerator', 'smoker', 'tub'], { message: 'A refrigerator, a smoker or tubs?' })
+  @IsIn(['refrigerator', 'smoker', 'tub'], told('resource-kind-choice'))
   kind: 'refrigerator' | 'smoker' | 'tub';
 
-  @Min(0.5, { message: 'A store that holds nothing is none.' })
-  @Max(100000, { message: 'So large is no store here. Look at the number.' })
-  @IsNumber({}, { message: 'How much does it hold? A number is missing.' })
+  @Min(0.5, told('resource-capacity-least'))
+  @Max(100000, told('resource-capacity-most'))
+  @IsNumber({}, told('resource-capacity-missing'))
   capacity: number;
 
   /** when it is out of order */
   @IsOptional()
-  @nestedList(ClosedRequest, 'When a store is out of order is not described as it should be.')
-  @ArrayMaxSize(20, { message: 'At most 20 times out of order.' })
-  @IsArray({ message: 'When is it out of order?' })
+  @nestedList(ClosedRequest, told('resource-closed-shape'))
+  @ArrayMaxSize(20, told('resource-closed-count-most', { most: 20 }))
+  @IsArray(told('resource-closed-list'))
   closed?: ClosedRequest[];
 }
 
 /** When the house works and what it has. */
 export class HousePlanRequest {
-  @MaxLength(60, { message: 'That is no time zone that is known here.' })
-  @IsString({ message: 'In which time zone does the house lie?' })
+  @MaxLength(60, told('house-plan-time-zone-longest'))
+  @IsString(told('house-plan-time-zone-missing'))
   timeZone: string;
 
   /** from Sunday */
-  @nestedList(DayRequest, 'A day is not described as it should be.')
-  @ArrayMinSize(7, { message: 'A week has seven days.' })
-  @ArrayMaxSize(7, { message: 'A week has seven days.' })
-  @IsArray({ message: 'A week has seven days.' })
+  @nestedList(DayRequest, told('house-plan-week-shape'))
+  @ArrayMinSize(7, told('house-plan-week-count-least'))
+  @ArrayMaxSize(7, told('house-plan-week-count-least'))
+  @IsArray(told('house-plan-week-count-least'))
   week: DayRequest[];
 
-  @Matches(/^\d{4}-\d\d-\d\d$/, { each: true, message: 'A day off is a date.' })
-  @ArrayMaxSize(200, { message: 'At most 200 days off.' })
-  @IsArray({ message: 'Days off are a list.' })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { each: true, ...told('house-plan-days-off-form') })
+  @ArrayMaxSize(200, told('house-plan-days-off-count-most', { most: 200 }))
+  @IsArray(told('house-plan-days-off-list'))
   daysOff: string[];
 
-  @Min(1, { message: 'Somebody has to work.' })
-  @Max(50, { message: 'More than 50 at once is no cook-house.' })
-  @IsInt({ message: 'How many work at once?' })
+  @Min(1, told('house-plan-hands-least'))
+  @Max(50, told('house-plan-hands-most'))
+  @IsInt(told('house-plan-hands-missing'))
   hands: number;
 
-  @IsIn(['prep', 'cure', 'soak', 'dry', 'smoke', 'cook', 'chill', 'pack'], { each: true, message: 'That is no station.' })
-  @ArrayMaxSize(8, { message: 'There are eight stations.' })
-  @IsArray({ message: 'Night watches are a list of stations.' })
+  @IsIn(['prep', 'cure', 'soak', 'dry', 'smoke', 'cook', 'chill', 'pack'], { each: true, ...told('house-plan-night-watch-choice') })
+  @ArrayMaxSize(8, told('house-plan-night-watch-count-most'))
+  @IsArray(told('house-plan-night-watch-list'))
   nightWatch: string[];
 
-  @nestedList(ResourceRequest, 'A store is not described as it should be.')
-  @ArrayMaxSize(40, { message: 'At most 40 stores.' })
-  @IsArray({ message: 'What does the house have?' })
+  @nestedList(ResourceRequest, told('house-plan-resources-shape'))
+  @ArrayMaxSize(40, told('house-plan-resources-count-most', { most: 40 }))
+  @IsArray(told('house-plan-resources-list'))
   resources: ResourceRequest[];
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who decides it? A name is missing.' })
-  @IsString({ message: 'Who decides it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('decided-by-missing'))
+  @IsString(told('decided-by-missing'))
   by: string;
 }
 

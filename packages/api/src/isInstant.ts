@@ -1,4 +1,5 @@
 import { ValidateBy } from 'class-validator';
+import type { Told } from './say/ruleWords.js';
 
 const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,9})?)?(Z|[+-]\d{2}:\d{2})$/;
 
@@ -6,5 +7,5 @@ const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,9})?)?(Z|[+-]\d{2}
 export const isInstant = (value: unknown): boolean => typeof value === 'string' && INSTANT.test(value) && Number.isFinite(Date.parse(value));
 
 /** Validates an instant. @see isInstant */
-export const IsInstant = (message: string): PropertyDecorator =>
-  ValidateBy({ name: 'isInstant', validator: { validate: isInstant, defaultMessage: () => message } }, { message });
+export const IsInstant = (wrong: Told): PropertyDecorator =>
+  ValidateBy({ name: 'isInstant', validator: { validate: isInstant, defaultMessage: () => wrong.message } }, wrong);

@@ -1,16 +1,17 @@
 import { IsBoolean, IsString, Matches, MaxLength, MinLength } from 'class-validator';
+import { told } from './say/ruleWords.js';
 
 /** Whether the house learns from an observation. */
 export class LeaveOutRequest {
   /** the entry and the piece: `UUID:A` */
-  @Matches(/^[0-9a-f-]{36}:[A-Z0-9]{1,4}$/, { message: 'There is no such observation.' })
+  @Matches(/^[0-9a-f-]{36}:[A-Z0-9]{1,4}$/, told('leave-out-id-form'))
   id: string;
 
-  @IsBoolean({ message: 'Left out: yes or no.' })
+  @IsBoolean(told('leave-out-left-out-yes-or-no'))
   leftOut: boolean;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who decides it? A name is missing.' })
-  @IsString({ message: 'Who decides it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('decided-by-missing'))
+  @IsString(told('decided-by-missing'))
   by: string;
 }

@@ -3,6 +3,7 @@ import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { fileDecimal, fileSystem, fileTemperature, type FileQuery } from './fileQuery.js';
 import { IsInstant } from './isInstant.js';
+import { told } from './say/ruleWords.js';
 
 /** What the Ledger is sorted by. */
 export const LEDGER_SORTS = [
@@ -32,49 +33,49 @@ const asNumber = () => Transform(({ value }: { value: unknown }) => (typeof valu
 export class LedgerQuery {
   /** any word of code, recipe, verdict or name */
   @IsOptional()
-  @MaxLength(80, { message: 'At most 80 letters.' })
-  @IsString({ message: 'One word to find, please.' })
+  @MaxLength(80, told('letters-longest', { most: 80 }))
+  @IsString(told('ledger-find-missing'))
   find?: string;
 
   @IsOptional()
-  @IsIn(PRODUCTS, { message: 'There is no such product.' })
+  @IsIn(PRODUCTS, told('ledger-product-choice'))
   product?: Product;
 
   @IsOptional()
-  @IsIn(['finished', 'thrownAway'], { message: 'Packed or thrown away?' })
+  @IsIn(['finished', 'thrownAway'], told('ledger-outcome-choice'))
   outcome?: 'finished' | 'thrownAway';
 
   @IsOptional()
-  @IsIn(['bland', 'right', 'salty', 'too-salty'], { message: 'There is no such verdict.' })
+  @IsIn(['bland', 'right', 'salty', 'too-salty'], told('ledger-taste-choice'))
   taste?: string;
 
   /** only those with a deviation */
   @IsOptional()
-  @IsIn(['yes'], { message: 'Only those with a deviation: yes, or leave it out.' })
+  @IsIn(['yes'], told('ledger-deviating-choice'))
   deviating?: 'yes';
 
   @IsOptional()
-  @IsInstant('From when? A date is missing.')
+  @IsInstant(told('ledger-from-time'))
   from?: string;
 
   @IsOptional()
-  @IsInstant('Until when? A date is missing.')
+  @IsInstant(told('person-ends-at-time'))
   to?: string;
 
   @IsOptional()
-  @IsIn(LEDGER_SORTS, { message: 'The Ledger is not sorted by that.' })
+  @IsIn(LEDGER_SORTS, told('ledger-sort-choice'))
   sort?: LedgerSort;
 
   @IsOptional()
-  @IsIn(['up', 'down'], { message: 'Sorted up or down?' })
+  @IsIn(['up', 'down'], told('ledger-order-choice'))
   order?: 'up' | 'down';
 
   /** how many lines to leave out from the top */
   @IsOptional()
   @asNumber()
-  @Max(1_000_000, { message: 'There are not so many.' })
-  @Min(0, { message: 'Lines are counted from 0.' })
-  @IsInt({ message: 'Lines are counted from 0.' })
+  @Max(1_000_000, told('ledger-skip-most'))
+  @Min(0, told('ledger-skip-least'))
+  @IsInt(told('ledger-skip-least'))
   skip?: number;
 }
 

@@ -1,6 +1,7 @@
 import { IsDefined, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsInstant } from './isInstant.js';
 import { nested } from './nested.js';
+import { told, type Told } from './say/ruleWords.js';
 
 /** How large a picture may come in. */
 export const PICTURE_LIMIT_MB = 12;
@@ -8,22 +9,22 @@ export const PICTURE_LIMIT_MB = 12;
 /** What comes beside the picture itself. */
 export class PictureRequest {
   /** made by the sender, so that sending it twice keeps it once */
-  @IsUUID(undefined, { message: 'The picture needs an id.' })
+  @IsUUID(undefined, told('picture-id-missing'))
   id: string;
 
-  @Matches(/^[A-Za-z0-9]{1,10}$/, { message: 'Of which piece is it?' })
+  @Matches(/^[A-Za-z0-9]{1,10}$/, told('picture-piece-form'))
   piece: string;
 
-  @IsInstant('When was it taken?')
+  @IsInstant(told('picture-at-time'))
   at: string;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who took it? A name is missing.' })
-  @IsString({ message: 'Who took it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('picture-by-missing'))
+  @IsString(told('picture-by-missing'))
   by: string;
 }
 
-const SHARE = { message: 'A mark lies inside the picture.' };
+const SHARE = told('mark-outside');
 
 /** A place on a picture, in shares of its width and height. */
 export class MarkRequest {
@@ -40,40 +41,40 @@ export class MarkRequest {
 
 /** Where the meat lies: an ellipse, its middle and half its width and height. */
 export class MeatMarkRequest extends MarkRequest {
-  @Min(0.02, { message: 'The meat is larger than that.' })
-  @Max(1, { message: 'The meat lies inside the picture.' })
-  @IsNumber({}, { message: 'How wide is the meat?' })
+  @Min(0.02, told('meat-mark-rx-least'))
+  @Max(1, told('meat-mark-rx-most'))
+  @IsNumber({}, told('meat-mark-rx-missing'))
   rx: number;
 
-  @Min(0.02, { message: 'The meat is larger than that.' })
-  @Max(1, { message: 'The meat lies inside the picture.' })
-  @IsNumber({}, { message: 'How high is the meat?' })
+  @Min(0.02, told('meat-mark-rx-least'))
+  @Max(1, told('meat-mark-rx-most'))
+  @IsNumber({}, told('meat-mark-ry-missing'))
   ry: number;
 }
 
 const marked =
-  <T extends object>(type: new () => T, message: string): PropertyDecorator =>
+  <T extends object>(type: new () => T, missing: Told): PropertyDecorator =>
   (target, property) => {
-    nested(type, message)(target, property);
-    IsDefined({ message })(target, property);
+    nested(type, missing)(target, property);
+    IsDefined(missing)(target, property);
   };
 
 /** The marks between which a picture is read. */
 export class PictureReadingRequest {
-  @IsUUID(undefined, { message: 'The reading needs an id.' })
+  @IsUUID(undefined, told('picture-reading-id-missing'))
   id: string;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who reads it? A name is missing.' })
-  @IsString({ message: 'Who reads it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('picture-reading-by-missing'))
+  @IsString(told('picture-reading-by-missing'))
   by: string;
 
-  @marked(MeatMarkRequest, 'Where is the meat?')
+  @marked(MeatMarkRequest, told('picture-reading-meat-mark'))
   meat: MeatMarkRequest;
 
-  @marked(MarkRequest, 'Mark a place that is surely pink.')
+  @marked(MarkRequest, told('picture-reading-pink-mark'))
   pink: MarkRequest;
 
-  @marked(MarkRequest, 'Mark a place that is surely grey.')
+  @marked(MarkRequest, told('picture-reading-grey-mark'))
   grey: MarkRequest;
 }

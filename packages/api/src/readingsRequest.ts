@@ -1,7 +1,8 @@
-import { PROBE_RANGE_C, DAY_MS } from '@bunkhouse/core';
+import { PROBE_RANGE_C, DAY_MS, type Message } from '@bunkhouse/core';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsString, MaxLength, MinLength } from 'class-validator';
 import { isInstant } from './isInstant.js';
-import { Amount, Count, Instant, MayBe, type RuleContext } from './shapes/rules.js';
+import { Amount, Count, Instant, MayBe } from './shapes/rules.js';
+import { apiSays, told, withSchema } from './say/ruleWords.js';
 
 /** Most readings of one post. */
 export const MOST_POSTED = 3000;
@@ -16,17 +17,17 @@ export class PostedReading {
 
 /** Readings as a device hands them in: each line stands for itself. */
 export class ReadingsRequest {
-  @ArrayMinSize(1, { message: 'No reading was handed in.' })
-  @ArrayMaxSize(MOST_POSTED, { message: `At most ${MOST_POSTED} readings at once.` })
-  @IsArray({ message: 'Readings are a list.', context: { part: () => PostedReading } satisfies RuleContext })
+  @ArrayMinSize(1, told('readings-readings-count-least'))
+  @ArrayMaxSize(MOST_POSTED, told('readings-readings-count-most', { most: MOST_POSTED }))
+  @IsArray(withSchema(told('readings-readings-list'), { part: () => PostedReading }))
   readings: unknown[];
 }
 
 /** Readings that somebody brings in by hand, from another logger's file. */
 export class BroughtReadingsRequest extends ReadingsRequest {
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who brings them? A name is missing.' })
-  @IsString({ message: 'Who brings them? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('brought-readings-by-missing'))
+  @IsString(told('brought-readings-by-missing'))
   by: string;
 }
 
@@ -54,17 +55,16 @@ export function checkReading(
   channels: ReadonlySet<number>,
   now: number,
   oldestMs: number = OLDEST_MS.device,
-): { reading: CheckedReading } | { reason: string } {
-  if (typeof line !== 'object' || line === null) return { reason: 'That is no reading: channel, at and C are asked for.' };
+): { reading: CheckedReading } | { reason: Message } {
+  if (typeof line !== 'object' || line === null) return { reason: apiSays('reading-none') };
   const { channel, at, C, F } = line as Record<string, unknown>;
-  if (typeof channel !== 'number' || !channels.has(channel)) return { reason: 'This device has no such channel.' };
-  if (!isInstant(at)) return { reason: 'The time is none: an ISO instant with its offset is asked for, such as 2026-10-05T07:00:00Z.' };
+  if (typeof channel !== 'number' || !channels.has(channel)) return { reason: apiSays('reading-no-channel') };
+  if (!isInstant(at)) return { reason: apiSays('reading-no-time') };
   const time = Date.parse(at as string);
-  if (time > now + AHEAD_MS) return { reason: 'The time is still to come: the device’s clock is fast.' };
-  if (time < now - oldestMs) return { reason: 'The time is too long ago: the clock that wrote it is wrong.' };
+  if (time > now + AHEAD_MS) return { reason: apiSays('reading-to-come') };
+  if (time < now - oldestMs) return { reason: apiSays('reading-long-ago') };
   const given = C === undefined && typeof F === 'number' ? ((F - 32) * 5) / 9 : C;
-  if (typeof given !== 'number' || !Number.isFinite(given)) return { reason: 'The temperature must be a number.' };
-  if (given < PROBE_RANGE_C.min || given > PROBE_RANGE_C.max)
-    return { reason: `${Number(given.toFixed(1))} °C is nothing that a probe here can read: it is broken, or not plugged in.` };
+  if (typeof given !== 'number' || !Number.isFinite(given)) return { reason: apiSays('reading-no-number') };
+  if (given < PROBE_RANGE_C.min || given > PROBE_RANGE_C.max) return { reason: apiSays('reading-no-probe', { C: given }) };
   return { reading: { channel, at: time, C: given } };
 }

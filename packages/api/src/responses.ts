@@ -31,19 +31,22 @@ import { TOOL_SIZES, ToolCheckShape } from './shapes/toolShapes.js';
 /** A list of the house is as long as the house has it: what is longer is paged, or a mistake. */
 const LONG = 100_000;
 const SENTENCE = 4000;
+const ABOUT = 'what it is about: quantities as numbers with their unit';
 
 /** What is wrong at a field. What core found bears its code and what it is about, so that it can be said in other units. */
 export class FieldError {
   @Text(400) field: string;
   @Text(SENTENCE, { description: 'a sentence that a cook understands' }) message: string;
   @MayBe() @Text(80) code?: string;
-  @MayBe() @ByName<Message['args']>({ values: {}, description: 'what it is about: quantities as numbers with their unit' }) args?: Message['args'];
+  @MayBe() @ByName<Message['args']>({ values: {}, description: ABOUT }) args?: Message['args'];
 }
 
 /** Every error of the API. */
 export class ErrorResponse {
   @Count({ min: 400, max: 599 }) statusCode: number;
   @Text(SENTENCE, { description: 'a sentence that a cook understands' }) message: string;
+  @MayBe() @Text(80) code?: string;
+  @MayBe() @ByName<Message['args']>({ values: {}, description: ABOUT }) args?: Message['args'];
   @MayBe() @Parts(() => FieldError, 1000) errors?: FieldError[];
 }
 
@@ -298,6 +301,8 @@ export class DeviceTokenResponse {
 export class RefusedReading {
   @Count({}, 'place in the list, from 0') line: number;
   @Text(SENTENCE) reason: string;
+  @MayBe() @Text(80) code?: string;
+  @MayBe() @ByName<Message['args']>({ values: {}, description: ABOUT }) args?: Message['args'];
 }
 
 /** What became of the readings that were handed in. */

@@ -1,6 +1,7 @@
 import { TOOL_KINDS, type ToolKind, type ToolReading, type ToolSize } from '@bunkhouse/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsString, IsUUID, Max, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 import { IsInstant } from './isInstant.js';
+import { told } from './say/ruleWords.js';
 
 const SCALES = ['sg60F', 'salometer', 'baume'] as const;
 const of = (kind: ToolKind) => ValidateIf((request: ToolRequest) => request.kind === kind);
@@ -9,75 +10,75 @@ const onDevice = ValidateIf((request: ToolRequest) => request.kind === 'thermome
 /** A thermometer, a hydrometer, a scale or a needle of the house, with the size that matters of it. */
 export class ToolRequest {
   /** made by the sender, so that sending it twice keeps it once; the same id again changes it */
-  @IsUUID(undefined, { message: 'The tool needs an id.' })
+  @IsUUID(undefined, told('tool-id-missing'))
   id: string;
 
-  @IsIn(TOOL_KINDS, { message: 'A thermometer, a hydrometer, a scale or a needle?' })
+  @IsIn(TOOL_KINDS, told('tool-kind-choice'))
   kind: ToolKind;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'The tool needs a name, such as what is written on it.' })
-  @IsString({ message: 'The tool needs a name, such as what is written on it.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('tool-name-missing'))
+  @IsString(told('tool-name-missing'))
   name: string;
 
   @of('thermometer')
-  @Min(0.01, { message: 'No thermometer shows less than a hundredth.' })
-  @Max(5, { message: 'Steps over 5 °C are too coarse for meat.' })
-  @IsNumber({}, { message: 'By how much does its display step?' })
+  @Min(0.01, told('tool-step-least'))
+  @Max(5, told('tool-step-most', { mostC: 5 }))
+  @IsNumber({}, told('tool-step-missing'))
   stepC?: number;
 
   /** the device whose channel this thermometer is; in the hand when not given */
   @onDevice
-  @IsUUID(undefined, { message: 'Which device is it?' })
+  @IsUUID(undefined, told('tool-device-id'))
   device?: string;
 
   @onDevice
-  @Min(1, { message: 'Channels are counted from 1 to 64.' })
-  @Max(64, { message: 'Channels are counted from 1 to 64.' })
-  @IsInt({ message: 'Channels are counted from 1 to 64.' })
+  @Min(1, told('channel-range'))
+  @Max(64, told('channel-range'))
+  @IsInt(told('channel-range'))
   channel?: number;
 
   @of('hydrometer')
-  @IsIn(SCALES, { message: 'Which scale does it have?' })
+  @IsIn(SCALES, told('tool-scale-choice'))
   scale?: (typeof SCALES)[number];
 
   @of('hydrometer')
-  @Min(4, { message: 'A hydrometer is made to be right between 4 and 30 °C; most at 15.6.' })
-  @Max(30, { message: 'A hydrometer is made to be right between 4 and 30 °C; most at 15.6.' })
-  @IsNumber({}, { message: 'At which temperature is it made to be right? It stands on it.' })
+  @Min(4, told('tool-calibration-range', { leastC: 4, mostC: 30, usualC: 15.6 }))
+  @Max(30, told('tool-calibration-range', { leastC: 4, mostC: 30, usualC: 15.6 }))
+  @IsNumber({}, told('tool-calibration-missing'))
   calibrationC?: number;
 
   @of('scale')
-  @Min(0.001, { message: 'No scale of a kitchen steps by less than a milligram.' })
-  @Max(1000, { message: 'A scale that steps by more than a kilogram weighs no meat.' })
-  @IsNumber({}, { message: 'By how much does the scale step?' })
+  @Min(0.001, told('tool-scale-step-least'))
+  @Max(1000, told('tool-scale-step-most', { mostKg: 1 }))
+  @IsNumber({}, told('tool-scale-step-missing'))
   stepG?: number;
 
   @of('scale')
-  @Min(1, { message: 'How much does it carry?' })
-  @Max(1_000_000, { message: 'More than a tonne. Look at the unit.' })
-  @IsNumber({}, { message: 'How much does it carry?' })
+  @Min(1, told('tool-most-least'))
+  @Max(1_000_000, told('tool-most-most'))
+  @IsNumber({}, told('tool-most-least'))
   mostG?: number;
 
   @of('needle')
-  @Min(20, { message: 'A needle under 20 mm does not get into meat.' })
-  @Max(500, { message: 'A needle over half a metre: look at the unit.' })
-  @IsNumber({}, { message: 'How long is it?' })
+  @Min(20, told('tool-length-least', { leastMm: 20 }))
+  @Max(500, told('tool-length-most', { mostMm: 500 }))
+  @IsNumber({}, told('tool-length-missing'))
   lengthMm?: number;
 
   @of('needle')
-  @Min(1, { message: 'How many holes does it have?' })
-  @Max(60, { message: 'How many holes does it have?' })
-  @IsInt({ message: 'How many holes does it have?' })
+  @Min(1, told('tool-holes-least'))
+  @Max(60, told('tool-holes-least'))
+  @IsInt(told('tool-holes-least'))
   holes?: number;
 
   /** not offered any more; what was read with it stays */
-  @IsBoolean({ message: 'Put away: yes or no.' })
+  @IsBoolean(told('person-put-away-yes-or-no'))
   putAway: boolean;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who writes it? A name is missing.' })
-  @IsString({ message: 'Who writes it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('written-by-missing'))
+  @IsString(told('written-by-missing'))
   by: string;
 }
 
@@ -100,36 +101,36 @@ const given = (name: keyof ToolCheckRequest) => ValidateIf((request: ToolCheckRe
 
 /** What a thermometer showed in ice and in boiling water, or a hydrometer in plain water. */
 export class ToolCheckRequest {
-  @IsUUID(undefined, { message: 'The check needs an id.' })
+  @IsUUID(undefined, told('tool-check-id-missing'))
   id: string;
 
-  @IsInstant('When was it checked?')
+  @IsInstant(told('tool-check-at-time'))
   at: string;
 
-  @MaxLength(40, { message: 'A shorter name, please: 40 letters at most.' })
-  @MinLength(1, { message: 'Who checked it? A name is missing.' })
-  @IsString({ message: 'Who checked it? A name is missing.' })
+  @MaxLength(40, told('name-longest', { most: 40 }))
+  @MinLength(1, told('tool-check-by-missing'))
+  @IsString(told('tool-check-by-missing'))
   by: string;
 
   @given('iceC')
-  @IsNumber({}, { message: 'What did it show in ice and water?' })
+  @IsNumber({}, told('tool-check-ice-missing'))
   iceC?: number;
 
   @given('boilC')
-  @IsNumber({}, { message: 'What did it show in boiling water?' })
+  @IsNumber({}, told('tool-check-boil-missing'))
   boilC?: number;
 
   /** m above the sea; asked for with boiling water */
   @given('altitudeM')
-  @IsNumber({}, { message: 'How high above the sea is the house, in metres?' })
+  @IsNumber({}, told('tool-check-altitude-m-missing'))
   altitudeM?: number;
 
   @given('waterReads')
-  @IsNumber({}, { message: 'What did it read in plain water?' })
+  @IsNumber({}, told('tool-check-water-reads-missing'))
   waterReads?: number;
 
   @given('waterC')
-  @IsNumber({}, { message: 'How warm was the water?' })
+  @IsNumber({}, told('tool-check-water-missing'))
   waterC?: number;
 }
 

@@ -1,5 +1,5 @@
 export { InputError } from './inputError.js';
-export { writtenOut, type Message } from './say/message.js';
+export { speaker, writtenOut, type Message, type Speaker } from './say/message.js';
 export { PLAIN, type Reader } from './say/reader.js';
 export { asWritten } from './say/asWritten.js';
 export { ENGLISH } from './say/english/english.js';

@@ -6,6 +6,7 @@ import { For } from '../crew/rights.js';
 import { Clock } from '../clock.js';
 import { REFUSED } from '../errors/refusals.js';
 import { SETTINGS, type Settings } from '../settings.js';
+import { serverSays } from '@bunkhouse/api';
 
 @ApiTags('backup')
 @Controller('api/backup')
@@ -25,7 +26,7 @@ export class BackupController {
   @ApiServiceUnavailableResponse(REFUSED)
   async backup(): Promise<StreamableFile> {
     const { pgBin, databaseUrl } = this.settings;
-    if (pgBin === null) throw new ServiceUnavailableException('PostgreSQL’s programs are not on this machine: run npm run backup where they are.');
+    if (pgBin === null) throw new ServiceUnavailableException(serverSays('no-backup-programs'));
     const url = new URL(databaseUrl);
     const child = spawn(join(pgBin, 'pg_dump'), ['--format=custom', '--no-owner', '--no-privileges', '--schema=public'], {
       env: {
@@ -55,7 +56,7 @@ export class BackupController {
 /** Waits until it writes, or has failed before it wrote anything. */
 function begun(child: ReturnType<typeof spawn>): Promise<void> {
   return new Promise((resolve, reject) => {
-    const failed = () => reject(new ServiceUnavailableException('The backup could not be begun. The server’s log says why; npm run backup is another way.'));
+    const failed = () => reject(new ServiceUnavailableException(serverSays('backup-not-begun')));
     child.once('error', failed);
     child.once('exit', (code) => (code === 0 ? resolve() : failed()));
     child.stdout?.once('readable', resolve);

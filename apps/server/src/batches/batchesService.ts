@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse, FamilyMember, LogEntryRequest } from '@bunkhouse/api';
-import { datesFault, toDesign } from '@bunkhouse/api';
+import { serverSays, datesFault, toDesign } from '@bunkhouse/api';
 import { attempt, designOf, designStops, MIX_STEPS, replay, sum, usualWaterG, type BatchDesign, type LogEntry, type Process } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
@@ -59,13 +59,13 @@ export class BatchesService {
    */
   async start(request: BatchRequest, createdAt = this.clock.now()): Promise<BatchResponse> {
     const late = datesFault(request, createdAt);
-    if (late !== null) throw refused([{ field: 'startsAt', message: late }]);
+    if (late !== null) throw refused([{ field: 'startsAt', ...late }]);
     const process = await this.recipes.processOf(request);
     const asked = attempt(() => toDesign(request));
     if ('fault' in asked) throw refused([asked.fault]);
     const design = asked.value;
     const stops = designStops(process, design);
-    if (stops.length > 0) throw refused(stops.map((stop) => ({ field: 'nitritePpm', message: stop.message })));
+    if (stops.length > 0) throw refused(stops.map(({ code, args, message }) => ({ field: 'nitritePpm', code, args, message })));
     await this.dataSource.transaction(async (manager) => {
       if (await manager.getRepository(BatchEntity).existsBy({ id: request.id })) return;
       const code = await this.nextCode(manager, process.prefix);
@@ -78,8 +78,7 @@ export class BatchesService {
         .execute();
     });
     const batch = await this.one(request.id);
-    if (!isDeepStrictEqual(batch.design, design))
-      throw overtaken([{ field: 'id', message: `${batch.code} was already started from this form, with other values. Look at it on the rail.` }]);
+    if (!isDeepStrictEqual(batch.design, design)) throw overtaken([{ field: 'id', ...serverSays('batch-was-started', { batch: batch.code }) }]);
     return batch;
   }
 
@@ -144,8 +143,7 @@ export class BatchesService {
     const origin = { batchId: whole.id, code: whole.code, sharedEntries: after.seq, line: [whole.id, ...(whole.origin?.line ?? [])] };
     const stops = replay({ ...record, origin, entries: [...whole.entries, after] }, Date.parse(after.at)).findings.filter(({ level }) => level === 'stop');
     if (stops.length > 0) throw refused(stops.map(({ message }) => ({ field: 'recipe', message })));
-    if (await manager.getRepository(BatchEntity).existsBy({ id: record.id }))
-      throw overtaken([{ field: 'event.to', message: 'That part is a batch already.' }]);
+    if (await manager.getRepository(BatchEntity).existsBy({ id: record.id })) throw overtaken([{ field: 'event.to', ...serverSays('part-is-batch') }]);
     await manager.getRepository(BatchEntity).insert({
       ...record,
       createdBy: after.by,

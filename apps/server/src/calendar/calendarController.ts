@@ -1,6 +1,6 @@
 import { Body, Controller, Get, Header, HttpCode, NotFoundException, Param, Post, Req } from '@nestjs/common';
 import { ApiBadRequestResponse, ApiNotFoundResponse, ApiOkResponse, ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
-import { CalendarFeedRequest, CalendarFeedResponse } from '@bunkhouse/api';
+import { serverSays, CalendarFeedRequest, CalendarFeedResponse } from '@bunkhouse/api';
 import { For } from '../crew/rights.js';
 import { REFUSED, IdPipe } from '../errors/refusals.js';
 import { CalendarService } from './calendarService.js';
@@ -72,8 +72,7 @@ export class CalendarController {
   @ApiOkResponse(FILE)
   @ApiNotFoundResponse(REFUSED)
   async subscribed(@Param('secret') secret: string, @Req() request: Asked): Promise<string> {
-    if (!(await this.service.isSecret(secret)))
-      throw new NotFoundException('There is no calendar at this address. It may have been renewed: ask the house for the new one.');
+    if (!(await this.service.isSecret(secret))) throw new NotFoundException(serverSays('no-such-feed'));
     return this.service.house(hostOf(request));
   }
 }

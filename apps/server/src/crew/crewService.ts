@@ -2,7 +2,15 @@ import { DAY_MS } from '@bunkhouse/core';
 import { randomUUID } from 'node:crypto';
 import { ConflictException, ForbiddenException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { type FirstRequest, type OwnSecretRequest, type PersonRequest, type PersonResponse, type SessionResponse, USUAL_SETTINGS } from '@bunkhouse/api';
+import {
+  serverSays,
+  type FirstRequest,
+  type OwnSecretRequest,
+  type PersonRequest,
+  type PersonResponse,
+  type SessionResponse,
+  USUAL_SETTINGS,
+} from '@bunkhouse/api';
 import type { Request } from 'express';
 import { Not, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
@@ -52,14 +60,11 @@ export class CrewService {
 
   /** The first start: the head cook, who is signed in at once. Answers the token of the session. */
   async first({ house, name, password, pin }: FirstRequest, request: Request): Promise<string> {
-    if (!isHere(request))
-      throw new ForbiddenException(
-        'The head cook is made at the machine itself, so that no stranger is quicker: open the house there, or run npm run head-cook.',
-      );
+    if (!isHere(request)) throw new ForbiddenException(serverSays('first-at-machine'));
     const person = await this.person({ name, role: 'head', pin, password, by: name.trim() });
     await this.dataSource.transaction(async (manager) => {
       await manager.query(`LOCK TABLE person IN EXCLUSIVE MODE`);
-      if (await manager.getRepository(PersonEntity).exists()) throw new ConflictException('This house has a head cook already: sign in.');
+      if (await manager.getRepository(PersonEntity).exists()) throw new ConflictException(serverSays('has-head-cook'));
       await manager.getRepository(PersonEntity).insert(person);
       await manager.query(`INSERT INTO house (id, name, demo, demo_whole) VALUES (1, $1, false, true) ON CONFLICT (id) DO UPDATE SET name = $1`, [
         house.trim(),
@@ -91,23 +96,18 @@ export class CrewService {
     const name = request.name.trim();
     const people = this.dataSource.getRepository(PersonEntity);
     const before = await people.findOneBy({ id });
-    if (before === null && (await people.count()) >= MOST_PEOPLE) throw refused([{ field: 'name', message: `At most ${MOST_PEOPLE} people.` }]);
-    if (before !== null && before.name !== name)
-      throw refused([{ field: 'name', message: `${before.name} stands in the log: a name is not changed. Put this one away and add another.` }]);
+    if (before === null && (await people.count()) >= MOST_PEOPLE) throw refused([{ field: 'name', ...serverSays('too-many-people', { most: MOST_PEOPLE }) }]);
+    if (before !== null && before.name !== name) throw refused([{ field: 'name', ...serverSays('name-in-log', { name: before.name }) }]);
     const endsAt = request.endsAt === undefined ? null : new Date(request.endsAt);
-    if (role === 'reader' && endsAt === null) throw refused([{ field: 'endsAt', message: 'A reader comes for a time: until when?' }]);
+    if (role === 'reader' && endsAt === null) throw refused([{ field: 'endsAt', ...serverSays('reader-without-end') }]);
     if (endsAt !== null && endsAt.getTime() <= this.clock.now() && endsAt.getTime() !== before?.endsAt?.getTime())
-      throw refused([{ field: 'endsAt', message: 'That day is past.' }]);
+      throw refused([{ field: 'endsAt', ...serverSays('end-past') }]);
     const namesake = await people.createQueryBuilder('person').where('lower(person.name) = lower(:name) AND person.id <> :id', { name, id }).getOne();
-    if (namesake !== null)
-      throw refused([
-        { field: 'name', message: `There is ${namesake.putAway ? 'or was ' : ''}a ${namesake.name} here already. A name stands for one person, for ever.` },
-      ]);
+    if (namesake !== null) throw refused([{ field: 'name', ...serverSays('name-taken', { was: namesake.putAway ? 'yes' : 'no', name: namesake.name }) }]);
     const made = await this.person({ id, name, role, pin, password, by: who.name });
     const secrets = { pinHash: made.pinHash ?? before?.pinHash ?? null, passwordHash: made.passwordHash ?? before?.passwordHash ?? null };
-    if (secrets.pinHash === null && secrets.passwordHash === null)
-      throw refused([{ field: 'pin', message: 'By what do they sign in? A PIN, a password, or both.' }]);
-    if (role === 'head' && secrets.passwordHash === null) throw refused([{ field: 'password', message: 'A head cook needs a password, too.' }]);
+    if (secrets.pinHash === null && secrets.passwordHash === null) throw refused([{ field: 'pin', ...serverSays('no-secret') }]);
+    if (role === 'head' && secrets.passwordHash === null) throw refused([{ field: 'password', ...serverSays('head-without-password') }]);
     await this.dataSource.transaction(async (manager) => {
       await manager.query(`LOCK TABLE person IN EXCLUSIVE MODE`);
       if (before !== null && (role !== 'head' || putAway || endsAt !== null)) await requireAnotherHead(manager, id);
@@ -126,12 +126,12 @@ export class CrewService {
   async ownSecret({ current, pin, password }: OwnSecretRequest, who: Who): Promise<void> {
     const people = this.dataSource.getRepository(PersonEntity);
     const person = await people.findOneByOrFail({ id: who.personId });
-    if (pin === undefined && password === undefined) throw refused([{ field: 'pin', message: 'A new PIN or a new password?' }]);
+    if (pin === undefined && password === undefined) throw refused([{ field: 'pin', ...serverSays('no-new-secret') }]);
     const known = (await isSecret(current, person.passwordHash)) || (await isSecret(current, person.pinHash));
-    if (!known) throw refused([{ field: 'current', message: 'That is not the PIN or password of now.' }]);
+    if (!known) throw refused([{ field: 'current', ...serverSays('wrong-secret-of-now') }]);
     // Who knows only the PIN does not get at the password by it.
     if (password !== undefined && person.passwordHash !== null && !(await isSecret(current, person.passwordHash)))
-      throw refused([{ field: 'current', message: 'For another password the one of now is needed.' }]);
+      throw refused([{ field: 'current', ...serverSays('password-of-now-needed') }]);
     const made = await this.person({ name: person.name, role: person.role, pin, password, by: who.name });
     await people.update(
       { id: person.id },
@@ -167,9 +167,8 @@ export class CrewService {
 
   private async person({ id = randomUUID(), name, role, pin, password, by }: NewPerson): Promise<PersonEntity> {
     const weak = pin === undefined ? null : weakPin(pin);
-    if (weak !== null) throw refused([{ field: 'pin', message: weak }]);
-    if (password?.toLowerCase().includes(name.trim().toLowerCase()) === true)
-      throw refused([{ field: 'password', message: 'One’s own name in it is tried first. Take another password.' }]);
+    if (weak !== null) throw refused([{ field: 'pin', ...weak }]);
+    if (password?.toLowerCase().includes(name.trim().toLowerCase()) === true) throw refused([{ field: 'password', ...serverSays('password-with-name') }]);
     return {
       id,
       name: name.trim(),
@@ -199,8 +198,7 @@ interface NewPerson {
 async function requireAnotherHead(manager: EntityManager, id: string): Promise<void> {
   const heads = await manager.getRepository(PersonEntity).find({ where: { role: 'head', putAway: false, id: Not(id) } });
   const self = await manager.getRepository(PersonEntity).findOneBy({ id });
-  if (self?.role === 'head' && !heads.some(({ endsAt }) => endsAt === null))
-    throw refused([{ field: 'role', message: 'Somebody has to be head cook: make another one first.' }]);
+  if (self?.role === 'head' && !heads.some(({ endsAt }) => endsAt === null)) throw refused([{ field: 'role', ...serverSays('last-head-cook') }]);
 }
 
 interface PersonRow {

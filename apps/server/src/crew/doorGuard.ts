@@ -1,16 +1,17 @@
 import { ForbiddenException, Injectable, UnauthorizedException, type CanActivate, type ExecutionContext } from '@nestjs/common';
+import type { Message } from '@bunkhouse/core';
 import { Reflector } from '@nestjs/core';
-import { may, type Right } from '@bunkhouse/api';
+import { serverSays, may, type Right } from '@bunkhouse/api';
 import { isFromElsewhere } from './asked.js';
 import { KEEPS_BY, RIGHT, type Known } from './rights.js';
 import { SessionsService } from './sessionsService.js';
 import { StandIns } from './standIns.js';
 
-const NOT_YOURS: Record<'look' | 'record' | 'plan' | 'run', string> = {
-  look: 'That is not for you to see.',
-  record: 'A reader looks and prints. What was done is logged by those who did it.',
-  plan: 'A helper logs what was done. What is planned or decided, a cook does.',
-  run: 'That is for the head cook.',
+const NOT_YOURS: Record<'look' | 'record' | 'plan' | 'run', Message> = {
+  look: serverSays('not-yours-look'),
+  record: serverSays('not-yours-record'),
+  plan: serverSays('not-yours-plan'),
+  run: serverSays('not-yours-run'),
 };
 
 /** At the door of every route: who asks, and whether they may. A route that does not say who may is shut. */
@@ -25,20 +26,19 @@ export class DoorGuard implements CanActivate {
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const at = [context.getHandler(), context.getClass()];
     const right = this.reflector.getAllAndOverride<Right | undefined>(RIGHT, at);
-    if (right === undefined) throw new ForbiddenException('Nobody may go here.');
+    if (right === undefined) throw new ForbiddenException(serverSays('nobody-may'));
     const request = context.switchToHttp().getRequest<Known>();
-    if (request.method !== 'GET' && request.method !== 'HEAD' && isFromElsewhere(request))
-      throw new ForbiddenException('That comes from another site’s page. Nothing was written.');
+    if (request.method !== 'GET' && request.method !== 'HEAD' && isFromElsewhere(request)) throw new ForbiddenException(serverSays('from-elsewhere'));
     if (right === 'anybody') return true;
     if (right === 'device') {
-      if (request.headers.authorization === undefined) throw new UnauthorizedException('A device hands in by its token: Authorization: Bearer ...');
+      if (request.headers.authorization === undefined) throw new UnauthorizedException(serverSays('device-token-missing'));
       return true;
     }
     const who = this.standIns.whoIs(request) ?? (await this.sessions.whoIs(request));
-    if (who === null) throw new UnauthorizedException('Sign in first.');
+    if (who === null) throw new UnauthorizedException(serverSays('sign-in-first'));
     if (!may(who.role, right)) throw new ForbiddenException(NOT_YOURS[right]);
-    if (right === 'run' && who.onlyPin) throw new ForbiddenException('For that sign in by password: a PIN on a tablet is not enough.');
-    if (who.locked && request.method !== 'GET') throw new UnauthorizedException('This device is locked: give your PIN. Nothing was written yet.');
+    if (right === 'run' && who.onlyPin) throw new ForbiddenException(serverSays('password-needed'));
+    if (who.locked && request.method !== 'GET') throw new UnauthorizedException(serverSays('device-locked'));
     request.who = who;
     if (this.reflector.getAllAndOverride<boolean | undefined>(KEEPS_BY, at) !== true) sign(request, who.name);
     return true;

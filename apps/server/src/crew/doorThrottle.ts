@@ -1,5 +1,6 @@
 import { HttpException, Injectable } from '@nestjs/common';
 import { ThrottlerGuard } from '@nestjs/throttler';
+import { serverSays } from '@bunkhouse/api';
 
 /** So often may one address try to sign in within so long, ms. Each person's own tries are counted besides. */
 export const DOOR_TRIES = { limit: 30, ttl: 60_000 } as const;
@@ -8,6 +9,6 @@ export const DOOR_TRIES = { limit: 30, ttl: 60_000 } as const;
 @Injectable()
 export class DoorThrottle extends ThrottlerGuard {
   protected override throwThrottlingException(): Promise<void> {
-    throw new HttpException('Too many tries from this device. Wait a minute.', 429);
+    throw new HttpException(serverSays('too-many-tries-here'), 429);
   }
 }

@@ -1,5 +1,7 @@
 import { createHash, randomBytes, scrypt, timingSafeEqual, type ScryptOptions } from 'node:crypto';
+import type { Message } from '@bunkhouse/core';
 import { promisify } from 'node:util';
+import { serverSays } from '@bunkhouse/api';
 
 const scrypted = promisify<string, Buffer, number, ScryptOptions, Buffer>(scrypt);
 
@@ -45,11 +47,11 @@ export const newToken = (): string => randomBytes(BYTES).toString('base64url');
 export const tokenHash = (token: string): Buffer => createHash('sha256').update(token).digest();
 
 /** Why a PIN is too easily guessed, or null. */
-export function weakPin(pin: string): string | null {
+export function weakPin(pin: string): Message | null {
   const digits = [...pin].map(Number);
   const step = (by: number) => digits.every((digit, i) => i === 0 || digit === ((digits[i - 1] ?? 0) + by + 10) % 10);
-  if (step(0) || step(1) || step(-1)) return 'That PIN is the first that anybody tries. Take another.';
-  if (/^(19|20)\d\d$/.test(pin)) return 'A year is tried early. Take another PIN.';
+  if (step(0) || step(1) || step(-1)) return serverSays('pin-first-tried');
+  if (/^(19|20)\d\d$/.test(pin)) return serverSays('pin-a-year');
   const half = pin.slice(0, pin.length / 2);
-  return pin.length % 2 === 0 && pin === half + half ? 'Twice the same is tried early. Take another PIN.' : null;
+  return pin.length % 2 === 0 && pin === half + half ? serverSays('pin-twice') : null;
 }

@@ -2,7 +2,7 @@ import { MINUTE_MS } from '@bunkhouse/core';
 import { randomUUID } from 'node:crypto';
 import { ForbiddenException, HttpException, Injectable, NotFoundException, UnauthorizedException } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { USUAL_SETTINGS, type OpenSession, type Role, type SignInRequest, type TabletResponse } from '@bunkhouse/api';
+import { serverSays, USUAL_SETTINGS, type OpenSession, type Role, type SignInRequest, type TabletResponse } from '@bunkhouse/api';
 import type { Request } from 'express';
 import type { DataSource } from 'typeorm';
 import { Clock } from '../clock.js';
@@ -81,14 +81,14 @@ export class SessionsService {
   async signIn({ name, pin, password }: SignInRequest, request: Request): Promise<string> {
     const tablet = await this.tabletOf(request);
     const inDemo = await this.isDemoHere(request);
-    if (password === undefined && tablet === null && !inDemo) throw new ForbiddenException('This device is not put up for the crew: sign in by password.');
+    if (password === undefined && tablet === null && !inDemo) throw new ForbiddenException(serverSays('no-tablet-here'));
     const people = this.dataSource.getRepository(PersonEntity);
     const person = await people.createQueryBuilder('person').where('lower(person.name) = lower(:name)', { name: name.trim() }).getOne();
     const isOpen = person !== null && !person.putAway && (person.endsAt === null || person.endsAt.getTime() > this.clock.now());
     if (person !== null) await this.countTry(person.id, password === undefined);
     const kept = !isOpen ? null : password === undefined ? person.pinHash : person.passwordHash;
     if (!(await isSecret(password ?? pin ?? '', kept)) || person === null)
-      throw new UnauthorizedException(password === undefined ? 'That is not the PIN of this name.' : 'Name and password do not go together.');
+      throw new UnauthorizedException(password === undefined ? serverSays('wrong-pin') : serverSays('wrong-password'));
     await people.update({ id: person.id }, { tries: 0, waitUntil: null });
     return this.open(person.id, password === undefined ? 'pin' : 'password', tablet?.id ?? null, request);
   }
@@ -126,10 +126,9 @@ export class SessionsService {
     if (counted === undefined) {
       const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ id: personId });
       const waitS = Math.max(1, Math.ceil(((person?.waitUntil?.getTime() ?? now) - now) / 1000));
-      throw new HttpException(`Too many wrong tries. The next one is looked at in ${waitS > 90 ? `${Math.ceil(waitS / 60)} min` : `${waitS} s`}.`, 429);
+      throw new HttpException(waitS > 90 ? serverSays('wait-minutes', { n: Math.ceil(waitS / 60) }) : serverSays('wait-seconds', { n: waitS }), 429);
     }
-    if (byPin && counted.tries > PIN_CLOSES_AT)
-      throw new ForbiddenException('This PIN is closed after too many wrong ones. Sign in by password, or have the head cook give you another PIN.');
+    if (byPin && counted.tries > PIN_CLOSES_AT) throw new ForbiddenException(serverSays('pin-closed'));
   }
 
   async sessions(who: Who): Promise<OpenSession[]> {
@@ -153,7 +152,7 @@ export class SessionsService {
   async end(id: string, who: Who): Promise<OpenSession[]> {
     const sessions = this.dataSource.getRepository(SessionEntity);
     const session = await sessions.findOneBy({ id });
-    if (session === null || (who.role !== 'head' && session.personId !== who.personId)) throw new NotFoundException('There is no such session.');
+    if (session === null || (who.role !== 'head' && session.personId !== who.personId)) throw new NotFoundException(serverSays('no-such-session'));
     await sessions.delete({ id });
     return this.sessions(who);
   }
@@ -200,7 +199,7 @@ export class SessionsService {
   /** A tablet that was lost: its sessions end, and nobody signs in on it by PIN. */
   async takeDown(id: string): Promise<TabletResponse[]> {
     const { affected } = await this.dataSource.getRepository(TabletEntity).delete({ id });
-    if (affected === 0) throw new NotFoundException('There is no such tablet.');
+    if (affected === 0) throw new NotFoundException(serverSays('no-such-tablet'));
     return this.tablets();
   }
 

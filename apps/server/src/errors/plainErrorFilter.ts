@@ -1,6 +1,6 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
-import { InputError } from '@bunkhouse/core';
-import { PICTURE_LIMIT_MB, type ErrorResponse } from '@bunkhouse/api';
+import { asWritten, InputError, type Message } from '@bunkhouse/core';
+import { apiSays, serverSays, BOOK_LIMIT_MB, PICTURE_LIMIT_MB, type ErrorResponse } from '@bunkhouse/api';
 import type { Request, Response } from 'express';
 
 /** Turns whatever was thrown into the one shape of error that the API has. */
@@ -11,7 +11,7 @@ export class PlainErrorFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const plain = this.plain(error);
     const http = host.switchToHttp();
-    const body = plain.statusCode === 413 ? { ...plain, message: tooMuch(http.getRequest<Request>().path) } : plain;
+    const body = plain.statusCode === 413 ? { ...plain, ...tooMuch(http.getRequest<Request>().path) } : plain;
     const response = http.getResponse<Response>();
     // What was to be a file is an answer like any other now.
     response.removeHeader('Content-Disposition');
@@ -20,32 +20,31 @@ export class PlainErrorFilter implements ExceptionFilter {
 
   private plain(error: unknown): ErrorResponse {
     if (error instanceof HttpException) return fromHttp(error);
-    if (error instanceof InputError) return { statusCode: 400, message: error.message, errors: [{ field: error.field, ...error.said }] };
+    if (error instanceof InputError) return { statusCode: 400, ...error.said, errors: [{ field: error.field, ...error.said }] };
     const status = bodyParserStatus(error);
-    if (status === 415) return { statusCode: 415, message: 'Send it as it is, not packed.' };
-    if (status !== null) return { statusCode: status, message: status === 413 ? TOO_MUCH : 'That could not be read: it is not well-formed JSON.' };
-    if (databaseIsAway(error)) return { statusCode: 503, message: 'The database does not answer just now. Try again in a moment; nothing was written.' };
+    if (status === 415) return { statusCode: 415, ...serverSays('sent-packed') };
+    if (status !== null) return { statusCode: status, ...serverSays(status === 413 ? 'too-much' : 'no-json') };
+    if (databaseIsAway(error)) return { statusCode: 503, ...serverSays('database-away') };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
-    return { statusCode: 500, message: 'Something broke on our side. Nothing was written. The server’s log says what.' };
+    return { statusCode: 500, ...serverSays('broke-here') };
   }
 }
 
-const TOO_MUCH = 'That is too much at once.';
-
-const tooMuch = (path: string): string =>
-  path.endsWith('/pictures') ? `${TOO_MUCH} A picture may have ${PICTURE_LIMIT_MB} MB.` : `${TOO_MUCH} A book may have 48 MB: export it without its readings.`;
+const tooMuch = (path: string): Message =>
+  path.endsWith('/pictures') ? serverSays('too-much-picture', { most: PICTURE_LIMIT_MB }) : serverSays('too-much-book', { most: BOOK_LIMIT_MB });
 
 function fromHttp(error: HttpException): ErrorResponse {
   const statusCode = error.getStatus();
-  if (statusCode === 413) return { statusCode, message: TOO_MUCH };
+  if (statusCode === 413) return { statusCode, ...serverSays('too-much') };
   const body = error.getResponse();
-  if (typeof body === 'string') return { statusCode, message: body };
-  const { message, errors } = body as { message?: unknown; errors?: ErrorResponse['errors'] };
-  const text = typeof message === 'string' ? message : 'That cannot be.';
-  if (statusCode === 404 && text.startsWith('Cannot ')) return { statusCode, message: 'There is nothing at this address.' };
-  if (statusCode === 400 && errors === undefined && / JSON|Unexpected /.test(text))
-    return { statusCode, message: 'That could not be read: it is not well-formed JSON.' };
-  return errors === undefined ? { statusCode, message: text } : { statusCode, message: text, errors };
+  if (typeof body === 'string') return { statusCode, ...asWritten(body) };
+  const { message, code, args, errors } = body as Partial<ErrorResponse>;
+  // What is said by its code is ours; what has none, a library's.
+  if (typeof message === 'string' && code !== undefined && args !== undefined)
+    return { statusCode, message, code, args, ...(errors === undefined || errors.length === 0 ? {} : { errors }) };
+  if (statusCode === 404) return { statusCode, ...serverSays('nothing-here') };
+  if (statusCode === 400 && / JSON|Unexpected /.test(String(message))) return { statusCode, ...serverSays('no-json') };
+  return { statusCode, ...apiSays('cannot-be') };
 }
 
 function bodyParserStatus(error: unknown): number | null {

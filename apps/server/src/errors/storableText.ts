@@ -1,9 +1,10 @@
 import type { NextFunction, Request, Response } from 'express';
+import { serverSays } from '@bunkhouse/api';
 
 /** Refuses text that no database can keep: NUL characters and halves of characters. */
 export function storableText(request: Request, response: Response, next: NextFunction): void {
   if (Buffer.isBuffer(request.body) || isStorable(request.body)) return next();
-  response.status(400).json({ statusCode: 400, message: 'There are characters in it that cannot be kept.' });
+  response.status(400).json({ statusCode: 400, ...serverSays('unstorable-text') });
 }
 
 /** Whether a database can keep every text in it. */

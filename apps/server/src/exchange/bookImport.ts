@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { HttpException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Book, BookBatch, BookFate, ImportResponse } from '@bunkhouse/api';
-import type { LogEntry } from '@bunkhouse/core';
+import type { LogEntry, Message } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
@@ -23,6 +23,7 @@ import { ToolEntity } from '../tools/toolEntity.js';
 import { RecipeEntity } from '../recipes/recipeEntity.js';
 import { RecipeVersionEntity } from '../recipes/recipeVersionEntity.js';
 import { refused } from '../errors/refusals.js';
+import { serverSays } from '@bunkhouse/api';
 
 const ROWS = 500;
 
@@ -86,11 +87,11 @@ export class BookImport {
       const jpeg = Buffer.from(base64, 'base64');
       try {
         const { width, height } = await this.darkroom.open(jpeg);
-        if (Math.max(width, height) > LONG_SIDE) throw refused([{ field: 'jpeg', message: `It is larger than ${LONG_SIDE} points: we write them smaller.` }]);
+        if (Math.max(width, height) > LONG_SIDE) throw refused([{ field: 'jpeg', ...serverSays('picture-too-long', { most: LONG_SIDE }) }]);
         rows.push({ row: { id, batchId: batch, piece, width, height, jpeg, by, at: new Date(at) }, readings });
       } catch (error) {
-        const why = error instanceof HttpException ? error.message : 'it cannot be opened.';
-        throw refused([{ field: `pictures/${i}`, message: `At pictures/${i}: ${why} Nothing was written.` }]);
+        const what = error instanceof HttpException ? (error.getResponse() as Message) : serverSays('picture-unopened');
+        throw refused([{ field: `pictures/${i}`, ...serverSays('book-at', { place: `pictures/${i}`, what }) }]);
       }
     }
     return rows;
@@ -270,8 +271,7 @@ async function refuseStrayEntries(manager: EntityManager, batches: readonly Book
   for (const ids of chunks([...batchOf.keys()])) {
     const rows = await manager.getRepository(LogEntryEntity).find({ select: { id: true, batchId: true }, where: { id: In(ids) } });
     const stray = rows.find(({ id, batchId }) => batchOf.get(id) !== batchId);
-    if (stray !== undefined)
-      throw refused([{ field: 'batches', message: 'An entry of it stands in another batch of this house: that is not one of our books.' }]);
+    if (stray !== undefined) throw refused([{ field: 'batches', ...serverSays('stray-entry') }]);
   }
 }
 
@@ -306,7 +306,7 @@ function inFamilyOrder(batches: readonly BookBatch[]): BookBatch[] {
   const sorted: BookBatch[] = [];
   const take = (batch: BookBatch, line: ReadonlySet<string>): void => {
     if (!left.has(batch.id)) return;
-    if (line.has(batch.id)) throw refused([{ field: 'batches', message: `${batch.code} would be cut from itself.` }]);
+    if (line.has(batch.id)) throw refused([{ field: 'batches', ...serverSays('cut-from-itself', { batch: batch.code }) }]);
     const from = batch.cutFrom === undefined ? undefined : left.get(batch.cutFrom);
     if (from !== undefined) take(from, new Set([...line, batch.id]));
     left.delete(batch.id);

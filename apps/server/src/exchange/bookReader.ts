@@ -6,6 +6,7 @@ import type { Book } from '@bunkhouse/api';
 import { refused } from '../errors/refusals.js';
 import { readBookBytes } from './readBookBytes.js';
 import type { BookAnswer } from './readBookWorker.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** One that is not read by then is no book of a house, ms. */
 const PATIENCE_MS = 120_000;
@@ -21,8 +22,8 @@ export class BookReader {
 
   /** @throws BadRequestException where it is no book; 429 where others are before it */
   async read(body: unknown): Promise<Book> {
-    if (!Buffer.isBuffer(body) || body.length === 0) throw refused([{ field: 'document', message: 'The book is missing: a JSON document is asked for.' }]);
-    if (this.waiting >= MOST_WAITING) throw new HttpException('Other books are being read. Try again in a minute; nothing was written.', 429);
+    if (!Buffer.isBuffer(body) || body.length === 0) throw refused([{ field: 'document', ...serverSays('no-document') }]);
+    if (this.waiting >= MOST_WAITING) throw new HttpException(serverSays('books-waiting'), 429);
     this.waiting += 1;
     const next = this.last.then(() => inThread(body));
     this.last = next.catch(() => undefined);
@@ -68,7 +69,7 @@ function byWorker(bytes: Buffer): Promise<Book> {
     worker.once('exit', () => {
       clearTimeout(patience);
       if (answer !== null && 'book' in answer) resolve(answer.book);
-      else reject(answer?.error ?? refused([{ field: 'document', message: 'That book cannot be read: it takes more room or time than a book of ours.' }]));
+      else reject(answer?.error ?? refused([{ field: 'document', ...serverSays('book-too-slow') }]));
     });
     ask();
   });

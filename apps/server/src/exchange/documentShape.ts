@@ -1,4 +1,5 @@
 import { refused } from '../errors/refusals.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** Deeper than this no document of ours goes, and no more parts stand in one: what is more is made to hurt. */
 const MOST_DEPTH = 40;
@@ -27,11 +28,11 @@ export function requireShape(bytes: Uint8Array): void {
       for (i += 1; i < bytes.length && bytes[i] !== QUOTE; i += 1) if (bytes[i] === BACKSLASH) i += 1;
     } else if (byte === OPEN || byte === OPEN_LIST) {
       depth += 1;
-      if (depth > MOST_DEPTH) throw refused([{ field: 'document', message: 'That is no book of ours: it is nested too deep.' }]);
+      if (depth > MOST_DEPTH) throw refused([{ field: 'document', ...serverSays('book-too-deep') }]);
     } else if (byte === CLOSE || byte === CLOSE_LIST) depth -= 1;
     else if (byte === COMMA) {
       parts += 1;
-      if (parts > MOST_PARTS) throw refused([{ field: 'document', message: 'That book has too many parts: export it without its readings.' }]);
+      if (parts > MOST_PARTS) throw refused([{ field: 'document', ...serverSays('book-too-many-parts') }]);
     }
   }
 }

@@ -197,7 +197,7 @@ describe('what is no book of ours', () => {
         ...small(),
         tools: book.tools.map((tool) => ({ ...tool, checks: tool.checks.map((check) => ({ ...check, reading: { kind: 'thermometer', iceC: 10 } })) })),
       }),
-      /10 off 0/,
+      /10 °C off 0 °C/,
     ],
     ['a picture of nothing', () => ({ ...small(), pictures: [{ ...book.pictures[0], batch: randomUUID() }] }), /not in this book/],
     [

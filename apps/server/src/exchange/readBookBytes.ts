@@ -3,6 +3,7 @@ import { refused } from '../errors/refusals.js';
 import { isStorable } from '../errors/storableText.js';
 import { requireShape } from './documentShape.js';
 import { readBook } from './readBook.js';
+import { serverSays } from '@bunkhouse/api';
 
 /**
  * The book that a file is, from its bytes: its shape first, then what it says. Nothing is written by it.
@@ -12,7 +13,7 @@ import { readBook } from './readBook.js';
 export function readBookBytes(bytes: Uint8Array): Book {
   requireShape(bytes);
   const document = parsed(bytes);
-  if (!isStorable(document)) throw refused([{ field: 'document', message: 'There are characters in it that cannot be kept.' }]);
+  if (!isStorable(document)) throw refused([{ field: 'document', ...serverSays('unstorable-text') }]);
   return readBook(document);
 }
 
@@ -20,6 +21,6 @@ function parsed(bytes: Uint8Array): unknown {
   try {
     return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes)) as unknown;
   } catch {
-    throw refused([{ field: 'document', message: 'That could not be read: it is not well-formed JSON.' }]);
+    throw refused([{ field: 'document', ...serverSays('no-json') }]);
   }
 }

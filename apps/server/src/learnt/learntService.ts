@@ -9,6 +9,7 @@ import { BatchEntity } from '../batches/batchEntity.js';
 import { Clock } from '../clock.js';
 import { refused } from '../errors/refusals.js';
 import { LeftOutEntity } from './leftOutEntity.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** So many batches back the house looks: its newest meat and its newest taste. */
 const BATCHES = 40;
@@ -55,7 +56,7 @@ export class LearntService {
   async leaveOut({ id, leftOut, by }: LeaveOutRequest): Promise<LearntResponse> {
     const told = await this.told();
     if (!told.some(({ observed }) => [...observed.cutFaces, ...observed.tasted].some((one) => one.id === id)))
-      throw refused([{ field: 'id', message: 'There is no such observation.' }]);
+      throw refused([{ field: 'id', ...serverSays('no-such-observation') }]);
     const rows = this.dataSource.getRepository(LeftOutEntity);
     if (leftOut) await rows.upsert({ id, by: by.trim(), at: new Date(this.clock.now()) }, ['id']);
     else await rows.delete({ id });

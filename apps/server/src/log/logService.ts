@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { ForbiddenException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { may, rightToLog, toDraft, type BatchResponse, type LogEntryRequest, type Role } from '@bunkhouse/api';
-import { checkEntry, readEvent, readValues, replay, type EntryDraft, type EntryFault, type LogEntry } from '@bunkhouse/core';
+import { serverSays, may, rightToLog, toDraft, type BatchResponse, type LogEntryRequest, type Role } from '@bunkhouse/api';
+import { checkEntry, readEvent, readValues, replay, type EntryDraft, type EntryFault, type LogEntry, type Message } from '@bunkhouse/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { BatchEntity } from '../batches/batchEntity.js';
 import { BatchesService } from '../batches/batchesService.js';
@@ -77,10 +77,9 @@ export class LogService {
     const written = batch.entries.find((entry) => entry.id === draft.id);
     if (written === undefined) {
       if (!(await manager.getRepository(LogEntryEntity).existsBy({ id: draft.id }))) return false;
-      throw overtaken([{ field: 'id', message: 'That entry stands in another batch.' }]);
+      throw overtaken([{ field: 'id', ...serverSays('entry-elsewhere') }]);
     }
-    if (!saysTheSame(asShown(written), draft))
-      throw overtaken([{ field: 'entry', message: 'This was already logged, with other values. Correct it in the log.' }]);
+    if (!saysTheSame(asShown(written), draft)) throw overtaken([{ field: 'entry', ...serverSays('logged-otherwise') }]);
     return true;
   }
 
@@ -116,13 +115,13 @@ function requireRight(role: Role, { entries }: BatchResponse, draft: EntryDraft)
     return entry !== undefined && 'replaces' in entry ? behind(entry.replaces) : entry;
   };
   const first = 'replaces' in draft ? (behind(draft.replaces) ?? draft) : draft;
-  if (!may(role, rightToLog(first))) throw new ForbiddenException('A helper logs what was done. What is planned or decided, a cook does.');
+  if (!may(role, rightToLog(first))) throw new ForbiddenException(serverSays('not-yours-plan'));
 }
 
 /** The entry that a draft becomes, or the refusal. */
 function checked(batch: BatchResponse, draft: EntryDraft, seen: number | undefined, now: number): LogEntry {
   const overtakenBy = overtaking(batch.entries, draft, seen);
-  if (overtakenBy !== null) throw overtaken([{ field: 'entry', message: overtakenBy }]);
+  if (overtakenBy !== null) throw overtaken([{ field: 'entry', ...overtakenBy }]);
   const faults = checkEntry(batch, draft, now);
   if (faults.length > 0) throw alreadyLogged(faults) ? overtaken(faults) : refused(faults);
   return { ...draft, seq: (batch.entries.at(-1)?.seq ?? 0) + 1, recordedAt: new Date(now).toISOString() };
@@ -167,16 +166,16 @@ function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {
 }
 
 /** Whether the step was logged, or the plan changed, by somebody after the sender last looked. */
-function overtaking(entries: readonly LogEntry[], draft: EntryDraft, seen: number | undefined): string | null {
+function overtaking(entries: readonly LogEntry[], draft: EntryDraft, seen: number | undefined): Message | null {
   if (seen === undefined) return null;
   if (draft.kind === 'replanned') {
     const plans = new Set(entries.flatMap((entry) => (entry.kind === 'replanned' ? [entry.id] : [])));
     const earlier = entries.find((entry) => entry.seq > seen && (entry.kind === 'replanned' || (entry.kind === 'withdrawn' && plans.has(entry.replaces))));
-    return earlier === undefined ? null : `${earlier.by} changed this plan since you looked at it. Nothing of yours was taken over: look again.`;
+    return earlier === undefined ? null : serverSays('plan-changed-since', { by: earlier.by });
   }
   if (!('stepId' in draft)) return null;
   const other = entries.find((entry) => entry.seq > seen && 'stepId' in entry && entry.stepId === draft.stepId);
-  return other === undefined ? null : `${other.by} already logged this since you opened it. Nothing was written twice.`;
+  return other === undefined ? null : serverSays('logged-since', { by: other.by });
 }
 
 const alreadyLogged = (faults: EntryFault[]): boolean => faults.some(({ code }) => code === 'was-logged' || code === 'was-left-out');

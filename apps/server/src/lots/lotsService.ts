@@ -8,6 +8,7 @@ import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
 import { refused } from '../errors/refusals.js';
 import { LotEntity } from './lotEntity.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** What stands of the takings: those that were taken back are none. */
 const TAKINGS = `SELECT taken.batch_id, taken.seq, taken.at, taken.body FROM log_entry taken
@@ -81,7 +82,7 @@ export class LotsService {
     const before = await lots.findOneBy({ id: lot.id });
     const own = (await this.all()).find(({ id }) => id === lot.id);
     if (before !== null && before.kind !== lot.kind && (own?.batches ?? 0) > 0)
-      throw refused([{ field: 'kind', message: `Batches took ${before.kind} from it: it cannot become ${lot.kind}.` }]);
+      throw refused([{ field: 'kind', ...serverSays('lot-taken-as', { was: before.kind, kind: lot.kind }) }]);
     await lots.save({
       ...lot,
       by: lot.by.trim(),
@@ -97,7 +98,7 @@ export class LotsService {
 
   /** Which batches hold a lot: for a recall. Parts that were cut off after it was taken are among them. */
   async holders(id: string): Promise<LotBatch[]> {
-    if (!(await this.dataSource.getRepository(LotEntity).existsBy({ id }))) throw new NotFoundException('There is no such lot.');
+    if (!(await this.dataSource.getRepository(LotEntity).existsBy({ id }))) throw new NotFoundException(serverSays('lot-not-here'));
     const rows = await this.dataSource.query<{ batch_id: string; at: Date; g: number; by: string }[]>(
       `${HELD} SELECT batch_id, min(at) AS at, sum((body->'draw'->>'g')::float8) AS g, min(body->>'by') AS by FROM held WHERE body->'draw'->>'lot' = $1 GROUP BY batch_id ORDER BY min(at) DESC`,
       [id],
@@ -125,20 +126,18 @@ export class LotsService {
   async check(manager: EntityManager, draft: EntryDraft): Promise<void> {
     if (draft.kind !== 'lot') return;
     const lot = await manager.getRepository(LotEntity).findOneBy({ id: draft.draw.lot });
-    if (lot === null) throw refused([{ field: 'draw.lot', message: 'There is no such lot.' }]);
-    if (lot.kind !== draft.draw.of) throw refused([{ field: 'draw.lot', message: `${lot.name} is ${lot.kind}, not ${draft.draw.of}.` }]);
+    if (lot === null) throw refused([{ field: 'draw.lot', ...serverSays('lot-not-here') }]);
+    if (lot.kind !== draft.draw.of)
+      throw refused([{ field: 'draw.lot', ...serverSays('lot-other-kind', { name: lot.name, kind: lot.kind, asked: draft.draw.of }) }]);
     if ((draft.reason ?? '').trim().length >= 8) return;
     const day = new Date(draft.at).toISOString().slice(0, 10);
     if (lot.bestBefore !== null && lot.bestBefore < day)
-      throw refused([{ field: 'reason', message: `${lot.name} was best before ${lot.bestBefore}. Take another lot, or write why this one.` }]);
+      throw refused([{ field: 'reason', ...serverSays('lot-past-date', { name: lot.name, day: lot.bestBefore }) }]);
     const [row] = await manager.query<{ g: number | null }[]>(
       `SELECT sum((body->'draw'->>'g')::float8) AS g FROM (${TAKINGS} AND taken.body->'draw'->>'lot' = $1) AS t`,
       [lot.id],
     );
     const leftG = lot.amountG - (row?.g ?? 0);
-    if (draft.draw.g > leftG + 0.5)
-      throw refused([
-        { field: 'reason', message: `By the book only ${Math.max(0, Math.round(leftG))} g are left of ${lot.name}. Look at the lot, or write why it is more.` },
-      ]);
+    if (draft.draw.g > leftG + 0.5) throw refused([{ field: 'reason', ...serverSays('lot-runs-out', { leftG: Math.max(0, leftG), name: lot.name }) }]);
   }
 }

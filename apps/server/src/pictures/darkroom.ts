@@ -1,9 +1,11 @@
+import type { Message } from '@bunkhouse/core';
 import { createRequire } from 'node:module';
 import { Worker } from 'node:worker_threads';
 import { pathToFileURL } from 'node:url';
 import { HttpException, Injectable } from '@nestjs/common';
 import { types } from 'image-size';
 import { refused } from '../errors/refusals.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** The longer side of a picture that is kept, px: enough for a screen and a page. */
 export const LONG_SIDE = 1600;
@@ -35,7 +37,7 @@ const WORK = `
 const { parentPort, workerData } = require('node:worker_threads');
 const { inflateSync } = require('node:zlib');
 const bytes = Buffer.from(workerData.bytes);
-const refuse = (message) => { parentPort.postMessage({ refused: message }); process.exit(0); };
+const refuse = (because, n) => { parentPort.postMessage({ because, n }); process.exit(0); };
 const CHANNELS = { 0: 1, 2: 3, 3: 1, 4: 2, 6: 4 };
 function onlyPoints(png) {
   const kept = [png.subarray(0, 8)];
@@ -47,7 +49,7 @@ function onlyPoints(png) {
     if (at + 12 + long > png.length) break;
     const part = png.subarray(at, at + 12 + long);
     if (kind === 'IHDR') {
-      if (head !== null || at !== 8 || long !== 13) refuse('That picture has more than one head: it is none.');
+      if (head !== null || at !== 8 || long !== 13) refuse('heads');
       head = part;
     }
     if (kind === 'IHDR' || kind === 'PLTE' || kind === 'tRNS' || kind === 'IDAT' || kind === 'IEND') kept.push(part);
@@ -69,9 +71,9 @@ function onlyPoints(png) {
   let size;
   try { size = imageSize(bytes); } catch { size = { width: 0, height: 0 }; }
   const { width, height } = size;
-  if (size.type === undefined || width < 32 || height < 32) refuse(size.type === undefined ? workerData.none : 'That picture is too small to see anything in.');
+  if (size.type === undefined || width < 32 || height < 32) refuse(size.type === undefined ? 'none' : 'small');
   if (width > workerData.mostSide || height > workerData.mostSide || width * height > workerData.mostPixels)
-    refuse('That picture has ' + Math.round((width * height) / 1e6) + ' million points. Up to 26 million are opened: make it smaller.');
+    refuse('points', Math.round((width * height) / 1e6));
   const { Jimp } = require(workerData.jimp);
   const picture = await Jimp.read(isPng ? onlyPoints(bytes) : bytes, { 'image/jpeg': { maxMemoryUsageInMB: 400, maxResolutionInMP: 27 } });
   if (workerData.longSide !== null) {
@@ -82,7 +84,6 @@ function onlyPoints(png) {
 })().catch((error) => { throw error; });
 `;
 
-const NO_PICTURE = 'That is no picture: a JPEG or a PNG is asked for.';
 const MEMORY_MB = 700;
 const MOST_WAITING = 8;
 
@@ -108,7 +109,7 @@ export class Darkroom {
   }
 
   private async work(bytes: Buffer, longSide: number | null): Promise<Worked> {
-    if (this.waiting >= MOST_WAITING) throw new HttpException('Other pictures are being opened. Try again in a moment; nothing was written.', 429);
+    if (this.waiting >= MOST_WAITING) throw new HttpException(serverSays('pictures-waiting'), 429);
     this.waiting += 1;
     const next = this.last.then(() => inThread(bytes, longSide));
     this.last = next.catch(() => undefined);
@@ -126,6 +127,23 @@ interface Worked {
   bytes: Uint8Array;
 }
 
+/** Why a thread did not open a picture. */
+type Because = { because: 'heads' | 'none' | 'small' } | { because: 'points'; n: number };
+
+function saidOf(answer: Because | null): Message {
+  if (answer === null) return serverSays('picture-torn');
+  switch (answer.because) {
+    case 'heads':
+      return serverSays('picture-heads');
+    case 'none':
+      return serverSays('no-picture');
+    case 'small':
+      return serverSays('picture-too-small');
+    case 'points':
+      return serverSays('picture-points', { n: answer.n, most: Math.floor(MOST_PIXELS / 1e6) });
+  }
+}
+
 /** Kinds of files that are no picture to us: their readers are never asked. */
 const OTHER_TYPES = types.filter((type) => type !== 'jpg' && type !== 'png');
 
@@ -140,7 +158,6 @@ function inThread(bytes: Buffer, longSide: number | null): Promise<Worked> {
         quality: JPEG_QUALITY,
         mostSide: MOST_SIDE,
         mostPixels: MOST_PIXELS,
-        none: NO_PICTURE,
         otherTypes: OTHER_TYPES,
         jimp: find.resolve('jimp'),
         imageSize: pathToFileURL(find.resolve('image-size')).href,
@@ -149,13 +166,13 @@ function inThread(bytes: Buffer, longSide: number | null): Promise<Worked> {
       stderr: true,
     });
     const patience = setTimeout(() => void worker.terminate(), PATIENCE_MS);
-    let answer: Worked | { refused: string } | null = null;
-    worker.once('message', (message: Worked | { refused: string }) => (answer = message));
+    let answer: Worked | Because | null = null;
+    worker.once('message', (message: Worked | Because) => (answer = message));
     worker.once('error', () => undefined);
     worker.once('exit', () => {
       clearTimeout(patience);
       if (answer !== null && 'bytes' in answer) resolve(answer);
-      else reject(refused([{ field: 'picture', message: answer?.refused ?? 'That picture cannot be opened: it is torn, or it is none.' }]));
+      else reject(refused([{ field: 'picture', ...saidOf(answer) }]));
     });
   });
 }
@@ -164,5 +181,5 @@ function inThread(bytes: Buffer, longSide: number | null): Promise<Worked> {
 export function requirePicture(bytes: Buffer): void {
   const isJpeg = bytes.length > 3 && bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff;
   const isPng = bytes.length > 8 && bytes.subarray(0, 8).equals(Buffer.from('89504e470d0a1a0a', 'hex'));
-  if (!isJpeg && !isPng) throw refused([{ field: 'picture', message: NO_PICTURE }]);
+  if (!isJpeg && !isPng) throw refused([{ field: 'picture', ...serverSays('no-picture') }]);
 }

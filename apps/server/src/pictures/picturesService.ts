@@ -9,6 +9,7 @@ import { overtaken, refused } from '../errors/refusals.js';
 import { Darkroom } from './darkroom.js';
 import { PictureEntity } from './pictureEntity.js';
 import { PictureReadingEntity } from './pictureReadingEntity.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** So many pictures of a batch are plenty. */
 const MOST = 40;
@@ -34,16 +35,14 @@ export class PicturesService {
   /** Keeps a picture, upright and small. The same id twice keeps one. */
   async keep(batchId: string, { id, piece, at, by }: PictureRequest, bytes: unknown): Promise<PictureResponse[]> {
     const { design } = await this.batches.one(batchId);
-    if (!design.pieces.some(({ code }) => code === piece)) throw refused([{ field: 'piece', message: 'This batch has no such piece.' }]);
-    if (Date.parse(at) > this.clock.now() + AHEAD_MS) throw refused([{ field: 'at', message: 'That time is still to come.' }]);
+    if (!design.pieces.some(({ code }) => code === piece)) throw refused([{ field: 'piece', ...serverSays('batch-without-piece') }]);
+    if (Date.parse(at) > this.clock.now() + AHEAD_MS) throw refused([{ field: 'at', ...serverSays('time-to-come') }]);
     const pictures = this.dataSource.getRepository(PictureEntity);
     const there = await pictures.findOneBy({ id });
-    if (there !== null && (there.batchId !== batchId || there.piece !== piece))
-      throw overtaken([{ field: 'id', message: 'Another picture stands under this id.' }]);
+    if (there !== null && (there.batchId !== batchId || there.piece !== piece)) throw overtaken([{ field: 'id', ...serverSays('picture-id-taken') }]);
     if (there !== null) return this.of(batchId);
-    if ((await pictures.countBy({ batchId })) >= MOST)
-      throw refused([{ field: 'picture', message: `This batch has ${MOST} pictures: that is enough to judge it by.` }]);
-    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw refused([{ field: 'picture', message: 'The picture is missing: a JPEG or a PNG is asked for.' }]);
+    if ((await pictures.countBy({ batchId })) >= MOST) throw refused([{ field: 'picture', ...serverSays('pictures-enough', { most: MOST }) }]);
+    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw refused([{ field: 'picture', ...serverSays('picture-missing') }]);
     const developed = await this.darkroom.develop(bytes);
     await pictures
       .createQueryBuilder()
@@ -77,7 +76,7 @@ export class PicturesService {
   }
 }
 
-const noSuchPicture = () => new NotFoundException('There is no such picture.');
+const noSuchPicture = () => new NotFoundException(serverSays('no-such-picture'));
 
 /** The last reading of each picture. */
 async function readingsOf(manager: EntityManager, pictures: readonly { id: string }[]): Promise<ReadonlyMap<string, PictureReading & { id: string }>> {

@@ -1,6 +1,7 @@
 import { HttpException, Injectable } from '@nestjs/common';
 import { ThrottlerGuard } from '@nestjs/throttler';
 import { hashOf } from './devicesService.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** A device may post so often within so long, ms. */
 export const DEVICE_POSTS = { limit: 200, ttl: 5000 } as const;
@@ -13,6 +14,6 @@ export class DeviceThrottle extends ThrottlerGuard {
   }
 
   protected override throwThrottlingException(): Promise<void> {
-    throw new HttpException('This device posts too often. Wait a few seconds, and hand several readings in at once.', 429);
+    throw new HttpException(serverSays('device-too-often'), 429);
   }
 }

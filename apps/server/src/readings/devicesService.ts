@@ -9,6 +9,7 @@ import { ToolsService } from '../tools/toolsService.js';
 import { DeviceEntity } from './deviceEntity.js';
 import { readBlock } from './readingBlock.js';
 import { READINGS_CHANNEL } from './readingsChannel.js';
+import { serverSays } from '@bunkhouse/api';
 
 const TOKEN_BYTES = 24;
 const MOST_DEVICES = 60;
@@ -31,12 +32,10 @@ export class DevicesService {
   }
 
   async add({ name, kind, channels, store, simulated = false, by }: DeviceRequest): Promise<DeviceTokenResponse> {
-    if (new Set(channels.map(({ channel }) => channel)).size < channels.length)
-      throw refused([{ field: 'channels', message: 'Two channels have the same number.' }]);
+    if (new Set(channels.map(({ channel }) => channel)).size < channels.length) throw refused([{ field: 'channels', ...serverSays('channels-of-one-number') }]);
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const devices = this.dataSource.getRepository(DeviceEntity);
-    if ((await devices.count()) >= MOST_DEVICES)
-      throw refused([{ field: 'name', message: `At most ${MOST_DEVICES} devices. End one that is not used any more.` }]);
+    if ((await devices.count()) >= MOST_DEVICES) throw refused([{ field: 'name', ...serverSays('too-many-devices', { most: MOST_DEVICES }) }]);
     const device = await devices.save({
       id: randomUUID(),
       name: name.trim(),
@@ -77,7 +76,7 @@ export class DevicesService {
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const devices = this.dataSource.getRepository(DeviceEntity);
     const device = await devices.findOneBy({ id });
-    if (device === null) throw new NotFoundException('There is no such device.');
+    if (device === null) throw new NotFoundException(serverSays('no-such-device'));
     await devices.update({ id }, { tokenHash: hashOf(token) });
     return { device: toResponse(device, await this.lastOf([id])), token };
   }
@@ -86,7 +85,7 @@ export class DevicesService {
   async end(id: string): Promise<DeviceResponse> {
     const devices = this.dataSource.getRepository(DeviceEntity);
     const device = await devices.findOneBy({ id });
-    if (device === null) throw new NotFoundException('There is no such device.');
+    if (device === null) throw new NotFoundException(serverSays('no-such-device'));
     await devices.update({ id }, { tokenHash: null });
     return toResponse(device, await this.lastOf([id]));
   }
@@ -102,7 +101,7 @@ export class DevicesService {
 
   /** Keeps what a scale shows, and tells every server of it. */
   async weigh(device: DeviceEntity, { g, stable }: WeightRequest): Promise<void> {
-    if (device.kind !== 'scale') throw refused([{ field: 'g', message: 'This device is no scale.' }]);
+    if (device.kind !== 'scale') throw refused([{ field: 'g', ...serverSays('no-scale') }]);
     const now = new Date(this.clock.now());
     const weight: Weight = { g: Math.round(g * 100) / 100, stable, at: now.toISOString() };
     await this.dataSource.transaction(async (manager) => {

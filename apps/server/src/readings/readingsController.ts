@@ -1,4 +1,4 @@
-import { DAY_MS } from '@bunkhouse/core';
+import { DAY_MS, type Message } from '@bunkhouse/core';
 import { Readable } from 'node:stream';
 import {
   Body,
@@ -29,6 +29,8 @@ import {
   ApiUnauthorizedResponse,
 } from '@nestjs/swagger';
 import {
+  apiSays,
+  serverSays,
   BroughtReadingsRequest,
   type FileQuery,
   DeviceByRequest,
@@ -134,7 +136,7 @@ export class ReadingsController {
   private async deviceOf(authorization: string | undefined): Promise<DeviceEntity> {
     const token = /^Bearer ([\w-]{16,200})$/.exec(authorization ?? '')?.[1];
     const device = token === undefined ? null : await this.devices.byToken(token);
-    if (device === null) throw new UnauthorizedException('No device has this token. Add the device, or renew its token.');
+    if (device === null) throw new UnauthorizedException(serverSays('no-such-token'));
     return device;
   }
 
@@ -147,7 +149,7 @@ export class ReadingsController {
   @ApiNotFoundResponse(REFUSED)
   async bring(@Param('id', IdPipe) id: string, @Body() request: BroughtReadingsRequest): Promise<TakenResponse> {
     const device = await this.devices.byId(id);
-    if (device === null) throw new NotFoundException('There is no such device.');
+    if (device === null) throw new NotFoundException(serverSays('no-such-device'));
     return this.readings.take(device, request.readings, OLDEST_MS.file);
   }
 
@@ -198,8 +200,8 @@ export class ReadingsController {
 
 /** How a file of readings is written. */
 function howWritten({ temperature = 'C', decimal = 'point' }: Record<string, unknown>): FileQuery {
-  if (temperature !== 'C' && temperature !== 'F') throw refused([{ field: 'temperature', message: 'Temperatures are C or F.' }]);
-  if (decimal !== 'point' && decimal !== 'comma') throw refused([{ field: 'decimal', message: 'A point or a comma.' }]);
+  if (temperature !== 'C' && temperature !== 'F') throw refused([{ field: 'temperature', ...apiSays('file-temperature-choice') }]);
+  if (decimal !== 'point' && decimal !== 'comma') throw refused([{ field: 'decimal', ...apiSays('file-decimal-choice') }]);
   return { temperature, decimal };
 }
 
@@ -210,22 +212,22 @@ function asked({ channels, from, to, every }: Record<string, unknown>): {
   toMs: number;
   everyS?: number;
 } {
-  const fault = (field: string, message: string) => refused([{ field, message }]);
+  const fault = (field: string, said: Message) => refused([{ field, ...said }]);
   const list = typeof channels === 'string' ? channels.split(',') : [];
-  if (list.length === 0 || list.length > MOST_CHANNELS) throw fault('channels', `Between 1 and ${MOST_CHANNELS} channels are asked for.`);
+  if (list.length === 0 || list.length > MOST_CHANNELS) throw fault('channels', serverSays('channels-asked', { most: MOST_CHANNELS }));
   const pairs = list.map((pair) => {
     const [device = '', channel = ''] = pair.split(':');
-    if (!UUID.test(device) || !/^\d{1,2}$/.test(channel)) throw fault('channels', 'A channel is written device:number.');
+    if (!UUID.test(device) || !/^\d{1,2}$/.test(channel)) throw fault('channels', serverSays('channel-written'));
     return { device, channel: Number(channel) };
   });
-  if (!isInstant(from)) throw fault('from', 'From when? An ISO instant is asked for.');
-  if (!isInstant(to)) throw fault('to', 'Until when? An ISO instant is asked for.');
+  if (!isInstant(from)) throw fault('from', serverSays('asked-from'));
+  if (!isInstant(to)) throw fault('to', serverSays('asked-to'));
   const [fromMs, toMs] = [Date.parse(from as string), Date.parse(to as string)];
-  if (toMs <= fromMs) throw fault('to', 'It ends before it begins.');
-  if (toMs - fromMs > LONGEST_MS) throw fault('to', 'At most two months at once.');
+  if (toMs <= fromMs) throw fault('to', serverSays('ends-before-begins'));
+  if (toMs - fromMs > LONGEST_MS) throw fault('to', serverSays('two-months'));
   if (every === undefined) return { channels: pairs, fromMs, toMs };
   const everyS = STEPS_S.find((step) => String(step) === every);
-  if (everyS === undefined) throw fault('every', `Steps are ${STEPS_S.join(', ')} s.`);
-  if ((toMs - fromMs) / everyS / 1000 > 100_000) throw fault('every', 'That is too fine for so long a time.');
+  if (everyS === undefined) throw fault('every', serverSays('steps-asked', { steps: STEPS_S.join(', ') }));
+  if ((toMs - fromMs) / everyS / 1000 > 100_000) throw fault('every', serverSays('steps-too-fine'));
   return { channels: pairs, fromMs, toMs, everyS };
 }

@@ -1,7 +1,17 @@
-import { DAY_MS } from '@bunkhouse/core';
+import { DAY_MS, type Message } from '@bunkhouse/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { checkReading, OLDEST_MS, type CheckedReading, type ReadingsEvent, type SeriesResponse, type TakenResponse, type FileQuery } from '@bunkhouse/api';
+import {
+  serverSays,
+  checkReading,
+  OLDEST_MS,
+  type CheckedReading,
+  type ReadingsEvent,
+  type RefusedReading,
+  type SeriesResponse,
+  type TakenResponse,
+  type FileQuery,
+} from '@bunkhouse/api';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { ToolsService, type ChannelCorrection } from '../tools/toolsService.js';
@@ -18,6 +28,8 @@ interface Line {
   line: number;
   reading: CheckedReading;
 }
+
+const refusedAt = (line: number, { message, ...said }: Message): RefusedReading => ({ line, reason: message, ...said });
 
 /** Takes readings in and gives them out, gathered. */
 @Injectable()
@@ -36,13 +48,13 @@ export class ReadingsService {
     const good: Line[] = [];
     lines.forEach((line, i) => {
       const checked = checkReading(line, channels, now, oldestMs);
-      if ('reason' in checked) refused.push({ line: i, reason: checked.reason });
+      if ('reason' in checked) refused.push(refusedAt(i, checked.reason));
       else good.push({ line: i, reading: checked.reading });
     });
     if (good.length === 0) return { taken: 0, known: 0, refused };
     const truly = await this.corrections([{ device: device.id }]);
     const { taken, known, other } = await this.dataSource.transaction((manager) => keep(manager, device.id, good, now, truly));
-    const clashing = other.map(({ line }) => ({ line, reason: 'Another temperature stands at this time already.' }));
+    const clashing = other.map(({ line }) => refusedAt(line, serverSays('reading-otherwise')));
     return { taken, known, refused: [...refused, ...clashing].sort((a, b) => a.line - b.line) };
   }
 

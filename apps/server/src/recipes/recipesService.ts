@@ -8,6 +8,7 @@ import { Clock } from '../clock.js';
 import { overtaken, refused } from '../errors/refusals.js';
 import { RecipeEntity } from './recipeEntity.js';
 import { RecipeVersionEntity } from './recipeVersionEntity.js';
+import { serverSays } from '@bunkhouse/api';
 
 /** Who wrote what a new house begins with. */
 const STARTER_BY = 'Bunkhouse';
@@ -60,8 +61,8 @@ export class RecipesService implements OnModuleInit {
     const stops = designStops(process, designOf(process, new Date(this.clock.now()).toISOString()));
     // What the rules say of the dose depends on whose they are, and a batch is held to them. What nobody may do is refused here.
     const never = stops.filter(({ code }) => code !== 'nitrite-over');
-    if (never.length > 0) throw refused(never.map(({ message }) => ({ field: 'recipe', message })));
-    if (after > 0 && reason.trim() === '') throw refused([{ field: 'reason', message: 'Write what you changed, and why: it stands with the version.' }]);
+    if (never.length > 0) throw refused(never.map(({ code, args, message }) => ({ field: 'recipe', code, args, message })));
+    if (after > 0 && reason.trim() === '') throw refused([{ field: 'reason', ...serverSays('version-without-reason') }]);
     const version = Object.assign(new RecipeVersionEntity(), {
       recipeId: id,
       version: after + 1,
@@ -78,9 +79,8 @@ export class RecipesService implements OnModuleInit {
       const there = await versions.find({ where: { recipeId: id }, order: { version: 'DESC' } });
       const same = there.find((other) => other.version === version.version);
       if (same !== undefined && isDeepStrictEqual(same.recipe, version.recipe)) return;
-      if (same !== undefined)
-        throw overtaken([{ field: 'after', message: `${same.by} wrote version ${same.version} in the meantime. Nothing of yours was kept: look again.` }]);
-      if ((there[0]?.version ?? 0) !== after) throw refused([{ field: 'after', message: 'There is no such version to write after.' }]);
+      if (same !== undefined) throw overtaken([{ field: 'after', ...serverSays('version-written-since', { by: same.by, version: same.version }) }]);
+      if ((there[0]?.version ?? 0) !== after) throw refused([{ field: 'after', ...serverSays('no-version-after') }]);
       await versions.insert(version);
     });
     return this.one(id);
@@ -95,14 +95,14 @@ export class RecipesService implements OnModuleInit {
   async processOf({ recipe, product }: Pick<BatchRequest, 'recipe' | 'product'>): Promise<Process> {
     if (recipe === undefined || recipe === null) return processFor(product);
     const process = await this.version(recipe);
-    if (process.product !== product) throw refused([{ field: 'recipe', message: `${process.name} makes something else. Choose it again.` }]);
+    if (process.product !== product) throw refused([{ field: 'recipe', ...serverSays('recipe-of-other-product', { name: process.name }) }]);
     return process;
   }
 
   /** The process of one version of a recipe. */
   async version({ id, version }: { id: string; version: number }): Promise<Process> {
     const row = await this.dataSource.getRepository(RecipeVersionEntity).findOneBy({ recipeId: id, version });
-    if (row === null) throw refused([{ field: 'recipe', message: 'There is no such version of this recipe. Choose it again.' }]);
+    if (row === null) throw refused([{ field: 'recipe', ...serverSays('no-such-recipe-version') }]);
     return { ...processOf(row.recipe), recipe: { id, version } };
   }
 
@@ -113,4 +113,4 @@ export class RecipesService implements OnModuleInit {
   }
 }
 
-const noSuchRecipe = (): NotFoundException => new NotFoundException('There is no such recipe.');
+const noSuchRecipe = (): NotFoundException => new NotFoundException(serverSays('no-such-recipe'));

@@ -1,5 +1,8 @@
 import { Ajv2020, type ErrorObject, type ValidateFunction } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
+import type { ErrorResponse } from '@bunkhouse/api';
+import { API_WORDS } from '@bunkhouse/api/words';
+import { ENGLISH } from '@bunkhouse/core';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
@@ -39,6 +42,7 @@ export function holdAnswers(app: NestExpressApplication, document: OpenAPIObject
       if (validate === undefined) compiled.set(answer, (validate = ajv.compile({ $ref: `api#/${pointer.map(encodeURIComponent).join('/')}` })));
       if (!validate(body)) return void held.faults.push(`${answer}: ${told(validate.errors)}`);
     }
+    if (status >= 400) held.faults.push(...unsaid(body).map((what) => `${answer}: ${what}`));
     held.seen.add(answer);
   };
   app.use((request: Request, response: Response, next: NextFunction) => {
@@ -53,6 +57,15 @@ export function holdAnswers(app: NestExpressApplication, document: OpenAPIObject
   });
   return held;
 }
+
+/** What an error says without a code that there are words for: nobody could read it in their own. */
+function unsaid(body: unknown): string[] {
+  const { errors = [], ...whole } = body as Partial<ErrorResponse>;
+  return [whole, ...errors].flatMap(({ code, args, message }) =>
+    code !== undefined && args !== undefined && Object.hasOwn(WORDS, code) ? [] : [`"${message ?? ''}" has no code (${code ?? 'none'}).`],
+  );
+}
+const WORDS = { ...ENGLISH, ...API_WORDS };
 
 const told = (errors: readonly ErrorObject[] | null | undefined): string =>
   (errors ?? [])

@@ -73,7 +73,7 @@ describe('tools', () => {
   test('a check that is far off, to come, or of another kind is refused; the same twice is one', async () => {
     const own = tool();
     await keep(own);
-    expect(message(await check(own.id, { iceC: 5 }))).toMatch(/5 off 0/);
+    expect(message(await check(own.id, { iceC: 5 }))).toMatch(/5 °C off 0 °C/);
     expect(message(await check(own.id, {}))).toMatch(/ice and water/);
     expect(message(await check(own.id, { iceC: 0.2, at: new Date(Date.now() + HOUR_MS).toISOString() }))).toMatch(/still to come/);
     expect((await check(randomUUID(), { iceC: 0.2 })).status).toBe(404);

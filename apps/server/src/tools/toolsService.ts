@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { toToolReading, toToolSize, type ToolCheckRequest, type ToolRequest, type ToolResponse } from '@bunkhouse/api';
+import { serverSays, toToolReading, toToolSize, type ToolCheckRequest, type ToolRequest, type ToolResponse } from '@bunkhouse/api';
 import { checkFaults, trueReading, type HandThermometer, type ToolCheck, type ToolSize, MINUTE_MS } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
@@ -36,9 +36,9 @@ export class ToolsService {
     const size = toToolSize(request);
     const before = await tools.findOneBy({ id: request.id });
     if (before !== null && before.size.kind !== size.kind)
-      throw refused([{ field: 'kind', message: `It is a ${before.size.kind}: it cannot become a ${size.kind}.` }]);
+      throw refused([{ field: 'kind', ...serverSays('tool-other-kind', { was: before.size.kind, kind: size.kind }) }]);
     if (before !== null && basisOf(before.size) !== basisOf(size) && (await this.dataSource.getRepository(ToolCheckEntity).existsBy({ toolId: request.id })))
-      throw refused([{ field: 'entry', message: 'It was checked as it is: put it away, and write the other one down as a tool of its own.' }]);
+      throw refused([{ field: 'entry', ...serverSays('tool-was-checked') }]);
     if (size.kind === 'thermometer') await this.requireFreeChannel(request, size);
     await tools.save({
       id: request.id,
@@ -54,24 +54,23 @@ export class ToolsService {
   /** Writes a check down. The same id twice writes once. */
   async check(toolId: string, request: ToolCheckRequest): Promise<ToolResponse[]> {
     const tool = await this.dataSource.getRepository(ToolEntity).findOneBy({ id: toolId });
-    if (tool === null) throw new NotFoundException('There is no such tool.');
+    if (tool === null) throw new NotFoundException(serverSays('no-such-tool'));
     const reading = toToolReading(tool.size.kind, request);
     const faults = checkFaults(tool.size, reading);
     if (faults.length > 0) throw refused(faults);
-    if (Date.parse(request.at) > this.clock.now() + AHEAD_MS) throw refused([{ field: 'at', message: 'That time is still to come.' }]);
+    if (Date.parse(request.at) > this.clock.now() + AHEAD_MS) throw refused([{ field: 'at', ...serverSays('time-to-come') }]);
     const checks = this.dataSource.getRepository(ToolCheckEntity);
     const row = { id: request.id, toolId, reading, by: request.by.trim(), at: new Date(request.at) };
     await checks.createQueryBuilder().insert().values(row).orIgnore().execute();
     const written = await checks.findOneByOrFail({ id: request.id });
-    if (written.toolId !== toolId || !isDeepStrictEqual(written.reading, reading))
-      throw overtaken([{ field: 'id', message: 'Another check stands under this id.' }]);
+    if (written.toolId !== toolId || !isDeepStrictEqual(written.reading, reading)) throw overtaken([{ field: 'id', ...serverSays('check-id-taken') }]);
     return this.all();
   }
 
   /** A thermometer that temperatures are read with by hand. */
   async thermometer(manager: EntityManager, id: string): Promise<HandThermometer> {
     const tool = await manager.getRepository(ToolEntity).findOneBy({ id });
-    if (tool?.size.kind !== 'thermometer') throw refused([{ field: 'readWith', message: 'There is no such thermometer.' }]);
+    if (tool?.size.kind !== 'thermometer') throw refused([{ field: 'readWith', ...serverSays('no-such-thermometer') }]);
     return { id, name: tool.name, size: tool.size, checks: (await checksOf(manager, [tool])).get(id) ?? [] };
   }
 
@@ -93,13 +92,12 @@ export class ToolsService {
   private async requireFreeChannel({ id, putAway }: ToolRequest, { device, channel }: Extract<ToolSize, { kind: 'thermometer' }>): Promise<void> {
     if (device === undefined) return;
     const found = await this.dataSource.getRepository(DeviceEntity).findOneBy({ id: device });
-    if (found === null || !found.channels.some((one) => one.channel === channel)) throw refused([{ field: 'device', message: 'There is no such channel.' }]);
+    if (found === null || !found.channels.some((one) => one.channel === channel)) throw refused([{ field: 'device', ...serverSays('no-such-channel') }]);
     const [other] = await this.dataSource.query<{ name: string }[]>(
       `SELECT name FROM tool WHERE size->>'device' = $1 AND (size->>'channel')::int = $2 AND id <> $3 AND NOT put_away`,
       [device, channel, id],
     );
-    if (other !== undefined && !putAway)
-      throw refused([{ field: 'device', message: `${other.name} is on that channel. Put it away first: its readings keep its correction.` }]);
+    if (other !== undefined && !putAway) throw refused([{ field: 'device', ...serverSays('channel-taken', { name: other.name }) }]);
   }
 }
 

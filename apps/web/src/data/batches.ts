@@ -85,7 +85,8 @@ export async function writeEntry(batchId: string, entry: LogEntryRequest): Promi
 async function told(batchId: string, entry: LogEntryRequest): Promise<BatchResponse> {
   try {
     // What waits comes first: the house is told in the order in which it was done.
-    if (waitingNow().some((own) => own.batchId === batchId && own.refusal === null)) throw new Refusal(0, 'It waits for what was logged before it.');
+    if (waitingNow().some((own) => own.batchId === batchId && own.refusal === null))
+      throw new Refusal(0, { message: 'It waits for what was logged before it.' });
     return await request<BatchResponse>(`${batchKey(batchId)}/log`, entry);
   } catch (error) {
     if (!(error instanceof Refusal) || !error.offline || !mayWait(entry)) throw error;

@@ -1,6 +1,5 @@
 import type { ErrorResponse, FieldError } from '@bunkhouse/api';
 import { sayHere } from '../shell/here';
-import { said } from '../shell/language';
 import { noteLost, noteReached } from './connection';
 import { keepKnown, lastKnown } from './lastKnown';
 import { noteServerDate } from './serverClock';
@@ -10,13 +9,11 @@ export class Refusal extends Error {
   readonly status: number;
   readonly errors: FieldError[];
 
-  constructor(status: number, message: string, errors: FieldError[] = []) {
-    const own = errors.map((error) => ({ ...error, message: saidAnew(error) }));
-    // The first of them is the message of the whole.
-    super(errors[0] !== undefined && errors[0].message === message ? own[0]?.message : said(message));
+  constructor(status: number, { message, code, args }: Said, errors: FieldError[] = []) {
+    super(saidHere({ message, code, args }));
     this.name = 'Refusal';
     this.status = status;
-    this.errors = own;
+    this.errors = errors.map((error) => ({ ...error, message: saidHere(error) }));
   }
 
   get offline(): boolean {
@@ -24,8 +21,11 @@ export class Refusal extends Error {
   }
 }
 
-/** In the units of whoever holds this device, where core found it. */
-const saidAnew = ({ code, args, message }: FieldError): string => (code === undefined || args === undefined ? said(message) : sayHere({ code, args, message }));
+/** What the house said: by code, or a sentence alone where a house is older than the words. */
+type Said = Pick<ErrorResponse, 'message' | 'code' | 'args'>;
+
+/** In the units and numbers of whoever holds this device. */
+export const saidHere = ({ code, args, message }: Said): string => (code === undefined || args === undefined ? message : sayHere({ code, args, message }));
 
 /** What is done when the house does not know who stands here: answers the name of whoever signed in, or null where nobody did. */
 type AskWho = () => Promise<string | null>;
@@ -60,8 +60,8 @@ export async function request<T>(path: string, body?: unknown, { quietly = false
     if (body === undefined) void keepKnown(path, said);
     return said as T;
   }
-  const { message, errors } = (said ?? {}) as Partial<ErrorResponse>;
-  throw new Refusal(answer.status, message ?? 'The house gave no answer that can be read. Try again in a moment.', errors);
+  const { message = 'The house gave no answer that can be read. Try again in a moment.', errors, ...by } = (said ?? {}) as Partial<ErrorResponse>;
+  throw new Refusal(answer.status, { ...by, message }, errors);
 }
 
 const signedBy = (body: unknown, by: string): unknown =>
@@ -72,7 +72,7 @@ async function unreached<T>(path: string, body: unknown): Promise<T> {
   noteLost();
   const known = body === undefined ? await lastKnown(path) : undefined;
   if (known !== undefined) return known as T;
-  throw new Refusal(0, 'There is no connection to the house. What you typed is kept here: try again in a moment.');
+  throw new Refusal(0, { message: 'There is no connection to the house. What you typed is kept here: try again in a moment.' });
 }
 
 const posted = (body: unknown): RequestInit =>

@@ -5,6 +5,7 @@ import { usePreferences } from '../shell/preferences';
 import { inWords } from '../shell/quantities';
 import { TemperatureAxis } from './TemperatureAxis';
 import { useWidth } from './useWidth';
+import { writtenTime } from '../shell/times';
 
 const HEIGHT = 130;
 const INSET = { top: 12, right: 14, bottom: 22, left: 36 };
@@ -36,7 +37,7 @@ export function ColdChart({ startMs, places }: { startMs: number; places: ColdLy
       className="cold-chart"
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
-      aria-label={`Air of the refrigerator since ${dayjs(startMs + firstS * 1000).format('ddd D MMM, HH:mm')}: last ${inWords(last.C, 'temperature', preferences)}`}
+      aria-label={`Air of the refrigerator since ${writtenTime(startMs + firstS * 1000, 'ddd D MMM, HH:mm')}: last ${inWords(last.C, 'temperature', preferences)}`}
     >
       <rect x={INSET.left} y={INSET.top} width={width - INSET.left - INSET.right} height={Math.max(0, y(COLD_MOST_C) - INSET.top)} className="warm-zone" />
       <TemperatureAxis y={y} ticks={y.ticks(3)} left={INSET.left} right={width - INSET.right} />
@@ -44,7 +45,7 @@ export function ColdChart({ startMs, places }: { startMs: number; places: ColdLy
         <g key={day.valueOf()}>
           <path d={`M${x((day.valueOf() - startMs) / 1000)} ${INSET.top}V${HEIGHT - INSET.bottom}`} className="grid-line" />
           <text x={x((day.valueOf() - startMs) / 1000)} y={HEIGHT - 6} textAnchor="middle" className="axis">
-            {day.format('ddd D')}
+            {writtenTime(day, 'ddd D')}
           </text>
         </g>
       ))}

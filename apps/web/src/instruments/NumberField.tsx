@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { decimalSign, said } from '../shell/language';
+import { decimalSign } from '../shell/language';
 import { usePreferences } from '../shell/preferences';
 import { readNumber, scaleOf, toKept, toShown, type Quantity } from '../shell/quantities';
 
@@ -70,7 +70,7 @@ export function NumberField({ label, quantity, sign, decimals, value, onChange, 
       </div>
       {(error ?? hint) !== undefined && (
         <p id={`${id}-said`} className={error ? 'fault' : 'note'} role={error ? 'alert' : undefined}>
-          {said(error ?? hint ?? '')}
+          {error ?? hint ?? ''}
         </p>
       )}
     </div>

@@ -11,6 +11,7 @@ import { inWords } from './quantities';
 import { usePreferences } from './preferences';
 import { FULL_TAG, MINI_TAG, Tag, type TagSize } from './Tag';
 import { useNow } from './useNow';
+import { writtenTime } from './times';
 
 /** The beam across every screen: each live batch as a tag under its station. */
 export function Rail() {
@@ -53,8 +54,8 @@ export function Rail() {
         </nav>
       </div>
       <div className="clock">
-        <span className="num">{dayjs(now).format('HH:mm')}</span>
-        <span className="date">{dayjs(now).format('ddd D MMM')}</span>
+        <span className="num">{writtenTime(now, 'HH:mm')}</span>
+        <span className="date">{writtenTime(now, 'ddd D MMM')}</span>
         <DutyMenu />
         {(failed || lost !== null) && <span className="cut-off">No connection</span>}
       </div>
@@ -83,17 +84,17 @@ function ColdRoom({ batches }: { batches: Batch[] }) {
   const live = heard.filter(({ at }) => now - Date.parse(at) < LIVE_MS).sort((a, b) => b.C - a.C)[0];
   if (live !== undefined)
     return (
-      <em title={`Read by its logger, ${dayjs(live.at).format('ddd HH:mm')}`}>
+      <em title={`Read by its logger, ${writtenTime(live.at, 'ddd HH:mm')}`}>
         Cold room <b>{inWords(live.C, 'temperature', preferences)}</b>
-        <small className={live.simulated ? 'is-simulated' : undefined}>{live.simulated ? 'simulated' : `at ${dayjs(live.at).format('HH:mm')}`}</small>
+        <small className={live.simulated ? 'is-simulated' : undefined}>{live.simulated ? 'simulated' : `at ${writtenTime(live.at, 'HH:mm')}`}</small>
       </em>
     );
   const last = readings.filter(({ at }) => at > now - FRESH_MS && at <= now).sort((a, b) => b.at - a.at)[0];
   if (last === undefined) return null;
   return (
-    <em title={`Read at a turn, ${dayjs(last.at).format('ddd HH:mm')}`}>
+    <em title={`Read at a turn, ${writtenTime(last.at, 'ddd HH:mm')}`}>
       Cold room <b>{inWords(last.C, 'temperature', preferences)}</b>
-      <small>{dayjs(last.at).format(dayjs(last.at).isSame(now, 'day') ? '[at] HH:mm' : 'ddd HH:mm')}</small>
+      <small>{writtenTime(last.at, dayjs(last.at).isSame(now, 'day') ? '[at] HH:mm' : 'ddd HH:mm')}</small>
     </em>
   );
 }

@@ -1,13 +1,13 @@
 import type { Clash, DesignChanges, Moved, Proposal, Resource, Wish } from '@bunkhouse/core';
 import dayjs from 'dayjs';
-import { span } from './times';
+import { span, writtenTime } from './times';
 import type { Preferences } from './preferences';
 import { fewDigits, inWords } from './quantities';
 
-export const when = (at: string): string => dayjs(at).format('ddd D MMM, HH:mm');
+export const when = (at: string): string => writtenTime(at, 'ddd D MMM, HH:mm');
 /** From one time to another, the day said once. */
 const fromTo = (from: string, to: string, between: string): string =>
-  dayjs(from).isSame(to, 'day') ? `${when(from)}${between}${dayjs(to).format('HH:mm')}` : `${when(from)}${between}${when(to)}`;
+  dayjs(from).isSame(to, 'day') ? `${when(from)}${between}${writtenTime(to, 'HH:mm')}` : `${when(from)}${between}${when(to)}`;
 
 const gapWords = (h: number): string => (h >= 48 ? `${fewDigits(h / 24, 1)} days` : `${fewDigits(h)} h`);
 
@@ -112,7 +112,7 @@ export function proposalWords(
       ? ''
       : first.was === null
         ? `${first.title} ${when(first.at)}; `
-        : `${first.title} ${when(first.at)} instead of ${dayjs(first.was).isSame(first.at, 'day') ? dayjs(first.was).format('HH:mm') : when(first.was)}${first.step === 'pull' ? ', inside its window' : ''}; `;
+        : `${first.title} ${when(first.at)} instead of ${dayjs(first.was).isSame(first.at, 'day') ? writtenTime(first.was, 'HH:mm') : when(first.was)}${first.step === 'pull' ? ', inside its window' : ''}; `;
   const stores = storesWords(proposal.stores, resources);
   const solves = proposal.solves === 1 ? '' : ` ${proposal.solves} clashes fewer.`;
   const still = proposal.moves.length === 0 ? 'nothing moves; ' : '';

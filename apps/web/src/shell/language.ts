@@ -1,5 +1,4 @@
 import type { HouseSettings } from '@bunkhouse/api';
-import dayjs, { type Dayjs, type PluginFunc } from 'dayjs';
 
 /** How this house writes numbers, days and hours. */
 export type Language = Pick<HouseSettings, 'decimal' | 'dates' | 'clock'>;
@@ -13,9 +12,6 @@ export const languageHere = (): Language => spoken;
 
 /** The sign between whole and part. */
 export const decimalSign = (): '.' | ',' => (spoken.decimal === 'comma' ? ',' : '.');
-
-/** A sentence of the core or of the house with its numbers as this house writes them. */
-export const said = (text: string): string => (spoken.decimal === 'comma' ? text.replace(/(?<=\d)\.(?=\d)/g, ',') : text);
 
 const MONTH_FIRST: readonly [RegExp, string][] = [
   [/\bD (MMMM?) YYYY/g, '$1 D, YYYY'],
@@ -33,13 +29,3 @@ export function patternIn(pattern: string, { dates, clock }: Pick<Language, 'dat
   const changes = [...(dates === 'monthFirst' ? MONTH_FIRST : []), ...(clock === '12' ? TWELVE_HOURS : [])];
   return changes.reduce((text, [from, to]) => text.replace(from, to), pattern);
 }
-
-/** Every day and hour on the screen is written by dayjs: from now on in the language of the house. */
-const inLanguage: PluginFunc = (_options, DayjsClass) => {
-  // eslint-disable-next-line @typescript-eslint/unbound-method -- called with its own `this` below
-  const format = DayjsClass.prototype.format;
-  DayjsClass.prototype.format = function (this: Dayjs, pattern?: string) {
-    return format.call(this, pattern === undefined ? pattern : patternIn(pattern, spoken));
-  };
-};
-dayjs.extend(inLanguage);

@@ -21,6 +21,7 @@ import {
   validateSync,
 } from 'class-validator';
 import { plainToInstance } from 'class-transformer';
+import type { Message } from '@bunkhouse/core';
 import { isInstant } from '../isInstant.js';
 
 /**
@@ -34,6 +35,8 @@ export type Shape<T> = new () => T;
 
 /** What a rule tells the schema. */
 export interface RuleContext {
+  /** what is said where it does not hold, by code */
+  said?: Message;
   description?: string;
   /** the class that stands there */
   part?: () => Shape<object>;

@@ -1,6 +1,6 @@
 import { STATION_NAMES, STATIONS, type BatchState, type Station, type StepState } from '@bunkhouse/core';
 import { Glyph, Plate } from '../../shell/glyphs';
-import { clockTime, ticketTime } from '../../shell/times';
+import { clockTime, ticketTime, writtenTime } from '../../shell/times';
 import dayjs from 'dayjs';
 
 /** The batch’s steps, plan beside what was really done. */
@@ -115,7 +115,7 @@ function StepRow({
 }
 
 /** The hour alone where it was done on the planned day. */
-const doneTime = (at: number, planned: number): string => (dayjs(at).isSame(planned, 'day') ? clockTime(at) : dayjs(at).format('ddd D HH:mm'));
+const doneTime = (at: number, planned: number): string => (dayjs(at).isSame(planned, 'day') ? clockTime(at) : writtenTime(at, 'ddd D HH:mm'));
 
 function Pips({ turns }: { turns: StepState[] }) {
   const done = turns.filter((turn) => turn.status === 'done').length;

@@ -19,6 +19,7 @@ import { usePlanMoves, type PlanMoves } from './usePlanMoves';
 import { endOf, SPANS, useView, type View } from './useView';
 import { WeeksPicture, type Ghost } from './WeeksPicture';
 import { Only } from '../../shell/Only';
+import { writtenTime } from '../../shell/times';
 
 /** What is open above the picture. */
 type Open = 'hours' | 'feed' | 'mend' | null;
@@ -89,7 +90,7 @@ function Head({ view, moves, open, onOpen, mendable }: { view: View; moves: Plan
   return (
     <div className="page-head calendar-head">
       <h1 className="title">
-        {first.format(first.month() === last.month() ? 'D' : 'D MMMM')} to {last.format('D MMMM')}
+        {writtenTime(first, first.month() === last.month() ? 'D' : 'D MMMM')} to {writtenTime(last, 'D MMMM')}
       </h1>
       <div className="calendar-acts view-acts">
         <button type="button" className="btn" onClick={() => view.pan(-step)} aria-label="Earlier days">

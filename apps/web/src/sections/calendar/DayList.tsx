@@ -2,7 +2,7 @@ import { workSpans, type WorkingHours, DAY_MS } from '@bunkhouse/core';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { Plate } from '../../shell/glyphs';
-import { clockTime } from '../../shell/times';
+import { clockTime, writtenTime } from '../../shell/times';
 import type { Row } from './bands';
 
 const DAYS_LISTED = 21;
@@ -22,7 +22,7 @@ export function DayList({ rows, now, hours }: { rows: readonly Row[]; now: numbe
       {[...days].map(([day, entries]) => (
         <div key={day} className="panel">
           <div className="ph">
-            <h2>{dayjs(day).format('dddd D MMMM')}</h2>
+            <h2>{writtenTime(day, 'dddd D MMMM')}</h2>
             <span className="aside">{entries.length === 1 ? '1 job' : `${entries.length} jobs`}</span>
           </div>
           <ol>

@@ -1,7 +1,6 @@
 import { shiftedPlan } from '@bunkhouse/core';
 import type { ScaleTime } from 'd3-scale';
-import dayjs from 'dayjs';
-import { span } from '../../shell/times';
+import { span, writtenTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import type { Row } from './bands';
 import { QUARTER_MS, useLifted } from './useLifted';
@@ -48,7 +47,7 @@ export function MovableBatch({
       role="slider"
       aria-label={`All that is to come of ${row.code}`}
       aria-valuenow={Math.round(at / QUARTER_MS)}
-      aria-valuetext={`from ${dayjs(at).format('ddd D, HH:mm')}${to === null ? '' : ', Enter sets it down'}`}
+      aria-valuetext={`from ${writtenTime(at, 'ddd D, HH:mm')}${to === null ? '' : ', Enter sets it down'}`}
       {...handlers}
     >
       <rect x={from} y={y} width={width} height={height} className="hit" />

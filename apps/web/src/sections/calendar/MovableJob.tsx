@@ -1,7 +1,6 @@
 import { draggedPlan } from '@bunkhouse/core';
 import type { ScaleTime } from 'd3-scale';
-import dayjs from 'dayjs';
-import { dayAndTime } from '../../shell/times';
+import { dayAndTime, writtenTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import type { Job, Row } from './bands';
 import { QUARTER_MS, useLifted } from './useLifted';
@@ -31,7 +30,7 @@ export function MovableJob({
   const { to, handlers } = useLifted(job.at, x, (where) => {
     const when = Math.max(now, Math.round(where / QUARTER_MS) * QUARTER_MS);
     const changes = draggedPlan(row.batch.state, job.id, new Date(when).toISOString());
-    void moves.move([{ batch: row.batch, changes, why: `${job.title} to ${dayjs(when).format('ddd D, HH:mm')}` }]);
+    void moves.move([{ batch: row.batch, changes, why: `${job.title} to ${writtenTime(when, 'ddd D, HH:mm')}` }]);
   });
   const at = to ?? job.at;
   if (job.done || small) return <path d={`M${x(job.at)} ${y + (small ? 12 : 9)}v${small ? 3 : 6}`} className={`tick${job.done ? ' done' : ''}`} />;
@@ -49,7 +48,7 @@ export function MovableJob({
       <path d={`M${x(at)} ${y + 6}v9`} className="tick" />
       {to !== null && (
         <text x={x(at) + 6} y={y + 12} className="axis now">
-          {`${job.title} ${dayjs(at).format('ddd D, HH:mm')}`}
+          {`${job.title} ${writtenTime(at, 'ddd D, HH:mm')}`}
         </text>
       )}
     </g>

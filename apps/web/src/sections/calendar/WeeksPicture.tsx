@@ -13,6 +13,7 @@ import type { PlanMoves } from './usePlanMoves';
 import { usePanning } from './usePanning';
 import { endOf, type View } from './useView';
 import { STORE_UNITS, ofStore } from '../../shell/clashWords';
+import { writtenTime } from '../../shell/times';
 
 const HEAD = 34;
 const ROW = 34;
@@ -86,7 +87,7 @@ export function WeeksPicture({
             <path d={`M${x(day.valueOf())} ${day.day() === 1 ? 0 : HEAD - 12}V${height}`} className={day.day() === 1 ? 'week-line' : 'day-line'} />
             {(days <= 21 || day.day() === 1) && (
               <text x={x(day.valueOf()) + 4} y={21} className={`axis${day.isSame(now, 'day') ? ' now' : ''}`}>
-                {days <= 21 ? day.format(width < 1000 ? 'D' : 'ddd D') : day.format('D MMM')}
+                {days <= 21 ? writtenTime(day, width < 1000 ? 'D' : 'ddd D') : writtenTime(day, 'D MMM')}
               </text>
             )}
           </g>

@@ -1,5 +1,4 @@
 import { BatchRequest, datesFault } from '@bunkhouse/api';
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { useLocation, useNavigate } from 'react-router';
@@ -17,6 +16,8 @@ import { useHouseDiffusivity } from './useHouseDiffusivity';
 import { useKnownProcess } from './useProcess';
 import { WhenPanel, WORKING } from './WhenPanel';
 import { NotForYou, Only } from '../../shell/Only';
+import { sayHere } from '../../shell/here';
+import { rulesOf } from '../../shell/rulesOf';
 
 /** Who starts a batch while its hours are still worked out, or its recipe is on its way, waits for them, so long at the most. */
 const MOST_WAIT_MS = 15_000;
@@ -43,7 +44,7 @@ function NewBatchForm() {
   const navigate = useNavigate();
   const state: unknown = useLocation().state;
   const form = useForm<BatchRequest>({
-    resolver: classValidatorResolver(BatchRequest),
+    resolver: rulesOf(BatchRequest),
     mode: 'onChange',
     defaultValues: fromBench(state) ?? firstRequest(name, ruleSet),
   });
@@ -71,7 +72,7 @@ function NewBatchForm() {
     for (let waited = 0; isOnItsWay() && waited < MOST_WAIT_MS; waited += LOOK_MS) await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     const asked = asFitted(form.getValues());
     const { process, isKnown } = latest.current;
-    const late = (isKnown ? null : 'The recipe has not arrived from the house yet. Try again in a moment.') ?? notYet.current ?? datesFault(asked, houseTime());
+    const late = (isKnown ? null : 'The recipe has not arrived from the house yet. Try again in a moment.') ?? notYet.current ?? whenFault(asked);
     setRefusal(late);
     if (late !== null || stopOf(planOf(asked, process)) !== null) return;
     try {
@@ -104,6 +105,12 @@ function NewBatchForm() {
     </FormProvider>
   );
 }
+
+/** Dates that cannot be meant. */
+const whenFault = (asked: BatchRequest): string | null => {
+  const fault = datesFault(asked, houseTime());
+  return fault === null ? null : sayHere(fault);
+};
 
 /** A sheet of the Bench, handed over whole. */
 const fromBench = (state: unknown): BatchRequest | null => {

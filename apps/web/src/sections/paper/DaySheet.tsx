@@ -1,11 +1,11 @@
 import { Task } from '../../shell/Task';
 import { STATION_NAMES, DAY_MS } from '@bunkhouse/core';
-import dayjs from 'dayjs';
 import { useLiveBatches } from '../../data/batches';
 import { usePreferences } from '../../shell/preferences';
 import { tagWeight } from '../../shell/quantities';
 import { useNow } from '../../shell/useNow';
 import { Sheet } from './Sheet';
+import { writtenTime } from '../../shell/times';
 
 /** The jobs of a day over all batches, with room to write down what was measured. */
 export function DaySheet() {
@@ -20,7 +20,7 @@ export function DaySheet() {
     )
     .sort((a, b) => a.step.dueAt - b.step.dueAt);
   return (
-    <Sheet title="Day sheet" aside={dayjs(now).format('dddd D MMMM YYYY, HH:mm')} back={{ to: '/', word: 'To Today' }}>
+    <Sheet title="Day sheet" aside={writtenTime(now, 'dddd D MMMM YYYY, HH:mm')} back={{ to: '/', word: 'To Today' }}>
       {jobs.length === 0 ? (
         <p>Nothing is due until this time tomorrow.</p>
       ) : (
@@ -39,7 +39,7 @@ export function DaySheet() {
               <tr key={`${batch.record.id} ${step.spec.id}`}>
                 <td className="box-cell" aria-label="to tick" />
                 <td>
-                  {dayjs(step.dueAt).format('ddd HH:mm')}
+                  {writtenTime(step.dueAt, 'ddd HH:mm')}
                   {step.urgency === 'overdue' ? ', late' : ''}
                 </td>
                 <th scope="row">

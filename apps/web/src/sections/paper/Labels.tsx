@@ -1,5 +1,4 @@
 import { packLabel, DAY_MS } from '@bunkhouse/core';
-import dayjs from 'dayjs';
 import { create } from 'qrcode';
 import { useMemo, useState } from 'react';
 import type { Batch } from '../../data/batches';
@@ -11,6 +10,7 @@ import { digits, inWords } from '../../shell/quantities';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
 import { useBatchChannels } from '../../shell/pit/useBatchChannels';
+import { writtenTime } from '../../shell/times';
 
 const MOST_LABELS = 120;
 
@@ -72,7 +72,7 @@ function LabelSheet({ batch }: { batch: Batch }) {
                 </b>
                 <span>{record.process.name}</span>
                 <span>{inWords(piece.greenG, 'mass', preferences)} green</span>
-                <span>Started {dayjs(record.design.startsAt).format('D MMM YYYY')}</span>
+                <span>Started {writtenTime(record.design.startsAt, 'D MMM YYYY')}</span>
                 <Square address={address} />
               </section>
             ))
@@ -85,7 +85,7 @@ function LabelSheet({ batch }: { batch: Batch }) {
                   Batch {label.code}, pack {i + 1} of {digits(count, 0)}
                 </p>
                 <p>
-                  Packed on {dayjs(packed).format('D MMM YYYY')}. Use by {dayjs(packed + (keeps ?? 0) * DAY_MS).format('D MMM YYYY')}.
+                  Packed on {writtenTime(packed, 'D MMM YYYY')}. Use by {writtenTime(packed + (keeps ?? 0) * DAY_MS, 'D MMM YYYY')}.
                 </p>
                 <p>{label.keeping.map(say).join(' ')}</p>
                 <Square address={address} />

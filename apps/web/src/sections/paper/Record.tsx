@@ -1,6 +1,5 @@
 import { quantityOf } from '../../shell/record/quantityOf';
 import { bookLines, deviations, inputNames, lethalityTable, pieceReleases, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
-import dayjs from 'dayjs';
 import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
 import { useLots } from '../../data/lots';
@@ -16,9 +15,10 @@ import { Sheet } from './Sheet';
 import { useBatchChannels } from '../../shell/pit/useBatchChannels';
 import { useSay } from '../../shell/reader';
 import { cureInWords } from '../../shell/tradeWords';
+import { writtenTime } from '../../shell/times';
 
 const WHEN = 'ddd D MMM YYYY HH:mm';
-const day = (at: string | number) => dayjs(at).format('D MMM YYYY');
+const day = (at: string | number) => writtenTime(at, 'D MMM YYYY');
 
 /** The batch record: all that an inspector asks for, on paper. */
 export const Record = () => <OneBatch>{(batch) => <RecordSheet batch={batch} />}</OneBatch>;
@@ -55,7 +55,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
               {record.design.pieces.map(({ code }) => `${record.code} ${code}, ${inWords(state.firstGreenG[code] ?? 0, 'mass', preferences)} green`).join('; ')}
             </Row>
             <Row name="Started by">
-              {record.createdBy}, {dayjs(record.createdAt).format(WHEN)}
+              {record.createdBy}, {writtenTime(record.createdAt, WHEN)}
             </Row>
             <Row name="Cure">
               {record.design.nitritePpm === 0 ? 'none' : `${cureInWords(record.design.cure)}, ${fewDigits(record.design.cure.nitratePercent)} % nitrate`}
@@ -66,7 +66,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
               {say(nitrite.applies.said.working)}
             </Row>
             <Row name="Ended">
-              {state.endedAt === null ? 'not yet' : `${state.outcome === 'finished' ? 'packed' : 'thrown away'} ${dayjs(state.endedAt).format(WHEN)}`}
+              {state.endedAt === null ? 'not yet' : `${state.outcome === 'finished' ? 'packed' : 'thrown away'} ${writtenTime(state.endedAt, WHEN)}`}
             </Row>
           </tbody>
         </table>
@@ -190,7 +190,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
             <tbody>
               {odd.map(({ entryId, at, by, said, reason }) => (
                 <tr key={entryId}>
-                  <td>{dayjs(at).format(WHEN)}</td>
+                  <td>{writtenTime(at, WHEN)}</td>
                   <th scope="row">{say(said)}</th>
                   <td>{reason}</td>
                   <td>{by}</td>
@@ -208,7 +208,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
               <figure key={picture.id}>
                 <img src={pictureUrl(picture)} width={picture.width} height={picture.height} alt={`Piece ${picture.piece}`} />
                 <figcaption>
-                  Piece {picture.piece}, {dayjs(picture.at).format(WHEN)}, {picture.by}
+                  Piece {picture.piece}, {writtenTime(picture.at, WHEN)}, {picture.by}
                   {picture.reading === null ? '' : `. ${greyInWords(picture.reading.shares)}, by the camera: an aid, no verdict`}
                 </figcaption>
               </figure>
@@ -233,7 +233,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
               const spec = 'stepId' in entry ? state.step(entry.stepId)?.spec : undefined;
               return (
                 <tr key={entry.id}>
-                  <td>{dayjs(entry.at).format('D MMM HH:mm')}</td>
+                  <td>{writtenTime(entry.at, 'D MMM HH:mm')}</td>
                   <td>
                     {'stepId' in entry ? (spec?.title ?? entry.stepId) : WORDS[entry.kind]}
                     {entry.kind === 'skipped' ? ', left out' : ''}
@@ -248,7 +248,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
                     {'read' in entry && entry.read !== undefined ? `. ${readWithWords(entry.read, preferences)}` : ''}
                   </td>
                   <td>{entry.by}</td>
-                  <td>{dayjs(entry.recordedAt).format('D MMM HH:mm')}</td>
+                  <td>{writtenTime(entry.recordedAt, 'D MMM HH:mm')}</td>
                 </tr>
               );
             })}

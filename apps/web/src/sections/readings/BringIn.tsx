@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import { useState } from 'react';
 import { useHousePlan } from '../../data/housePlan';
 import { addDevice, bringReadings, useDevices } from '../../data/readings';
+import { saidHere } from '../../data/request';
 import { usePreferences } from '../../shell/preferences';
 import { digits } from '../../shell/quantities';
 import { useBring } from '../../workers/useLoggerFile';
@@ -130,7 +131,7 @@ const added = (before: Sum, { taken, known, refused }: TakenResponse): Sum => ({
   taken: before.taken + taken,
   known: before.known + known,
   refused: before.refused + refused.length,
-  reason: before.reason ?? refused[0]?.reason ?? null,
+  reason: before.reason ?? (refused[0] === undefined ? null : saidHere({ ...refused[0], message: refused[0].reason })),
 });
 
 function Outcome({ state, sum, broken }: { state: 'idle' | 'running' | 'done' | 'broken'; sum: Sum; broken: string | null }) {

@@ -1,10 +1,9 @@
 import { attempt, loggerReader, type LoggerFormat, type LoggerTally } from '@bunkhouse/core';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../shell/preferences';
 import { useSay } from '../../shell/reader';
 import { digits, inWords } from '../../shell/quantities';
-import { span } from '../../shell/times';
+import { span, writtenTime } from '../../shell/times';
 import { useTally } from '../../workers/useLoggerFile';
 
 const SHOWN = 8;
@@ -54,7 +53,7 @@ export function FilePreview({
             {lines.map(({ number, readings, refused }) => (
               <tr key={number}>
                 <td>{number}</td>
-                <td>{readings[0] === undefined ? '\u2013' : dayjs(readings[0].at).format('D MMM YYYY, HH:mm:ss')}</td>
+                <td>{readings[0] === undefined ? '\u2013' : writtenTime(readings[0].at, 'D MMM YYYY, HH:mm:ss')}</td>
                 {channels.map((channel) => {
                   const own = readings.find((reading) => reading.channel === channel);
                   return (
@@ -90,7 +89,7 @@ function Tally({ tally, isWhole }: { tally: LoggerTally; isWhole: boolean }) {
           {digits(lines, 0)} lines, {digits(readings, 0)} readings
         </b>
         {!isWhole && ' so far'}
-        {fromAt !== null && toAt !== null && `, ${dayjs(fromAt).format('D MMM YYYY, HH:mm')} to ${dayjs(toAt).format('D MMM YYYY, HH:mm')}`}.
+        {fromAt !== null && toAt !== null && `, ${writtenTime(fromAt, 'D MMM YYYY, HH:mm')} to ${writtenTime(toAt, 'D MMM YYYY, HH:mm')}`}.
         {gaps > 0 && ` ${digits(gaps, 0)} gaps of more than 15 min, the longest ${span(longestGapMs)}: what nobody read is not counted for safety.`}
         {repeated > 0 && ` ${digits(repeated, 0)} lines repeat the time before them.`}
         {backwards > 0 && ` ${digits(backwards, 0)} lines run backwards: they are put in order.`}

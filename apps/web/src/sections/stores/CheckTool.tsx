@@ -1,6 +1,5 @@
 import type { ToolCheckRequest, ToolResponse } from '@bunkhouse/api';
 import { airPressureHpa, boilingPointC, checkFaults, checkPoints, corrected, type Message, type ToolReading } from '@bunkhouse/core';
-import dayjs from 'dayjs';
 import { useState, type FormEvent } from 'react';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
@@ -11,6 +10,7 @@ import { digits, inWords } from '../../shell/quantities';
 import { useSay } from '../../shell/reader';
 import { degreesApart } from '../../shell/toolWords';
 import { newId } from '../../data/newId';
+import { writtenTime } from '../../shell/times';
 
 const ALTITUDE = 'bunkhouse.altitude';
 const keptAltitude = (): number | undefined => {
@@ -136,7 +136,7 @@ export function CheckTool({ tool, onDone }: { tool: ToolResponse; onDone: () => 
         <ul className="checks-before">
           {[...tool.checks].reverse().map((check) => (
             <li key={check.id}>
-              {dayjs(check.at).format('D MMM YYYY HH:mm')}, {check.by}:{' '}
+              {writtenTime(check.at, 'D MMM YYYY HH:mm')}, {check.by}:{' '}
               {check.reading.kind === 'thermometer'
                 ? [
                     check.reading.iceC === undefined ? '' : `${inWords(check.reading.iceC, 'temperature', preferences)} in ice`,

@@ -1,10 +1,10 @@
 import type { LotResponse } from '@bunkhouse/api';
-import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { useHolders } from '../../data/lots';
 import { lotName } from '../../shell/lotWords';
 import { usePreferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
+import { writtenTime } from '../../shell/times';
 
 const OUTCOMES = { live: 'on the rail', finished: 'packed', thrownAway: 'thrown away' } as const;
 
@@ -25,8 +25,7 @@ export function Holders({ lot }: { lot: LotResponse }) {
             <Link className="lnk" to={`/batches/${id}`}>
               {code}
             </Link>{' '}
-            {name}, {inWords(g, lot.kind === 'cure' ? 'smallMass' : 'mass', preferences)} on {dayjs(at).format('D MMM YYYY')} by {by}:{' '}
-            <b>{OUTCOMES[outcome]}</b>
+            {name}, {inWords(g, lot.kind === 'cure' ? 'smallMass' : 'mass', preferences)} on {writtenTime(at, 'D MMM YYYY')} by {by}: <b>{OUTCOMES[outcome]}</b>
           </li>
         ))}
       </ul>

@@ -13,6 +13,7 @@ import { Holders } from './Holders';
 import { LotForm } from './LotForm';
 import { Tools } from './Tools';
 import { Only } from '../../shell/Only';
+import { writtenTime } from '../../shell/times';
 
 /** What the house has: lots, with what is left of them and where they went. */
 export function Stores() {
@@ -110,8 +111,8 @@ function Lot({
         </th>
         <td>{LOT_WORDS[lot.kind]}</td>
         <td>{lot.supplier === '' ? '–' : lot.supplier}</td>
-        <td>{dayjs(lot.receivedOn).format('D MMM YYYY')}</td>
-        <td>{lot.bestBefore === null ? '–' : dayjs(lot.bestBefore).format('D MMM YYYY')}</td>
+        <td>{writtenTime(lot.receivedOn, 'D MMM YYYY')}</td>
+        <td>{lot.bestBefore === null ? '–' : writtenTime(lot.bestBefore, 'D MMM YYYY')}</td>
         <td className="n">{left}</td>
         <td className="n">{lot.price === null ? '–' : money(lot.price)}</td>
         <td className="n">{lot.batches}</td>

@@ -1,7 +1,6 @@
 import { inWords } from '../../shell/quantities';
 import type { DeviceResponse, ToolResponse } from '@bunkhouse/api';
 import { checkAt } from '@bunkhouse/core';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useDevices } from '../../data/readings';
 import { useTools } from '../../data/tools';
@@ -13,6 +12,7 @@ import { useNow } from '../../shell/useNow';
 import { CheckTool } from './CheckTool';
 import { ToolForm } from './ToolForm';
 import { Only } from '../../shell/Only';
+import { writtenTime } from '../../shell/times';
 
 /** Thermometers, hydrometers, scales and needles: their sizes, and how far they are off. */
 export function Tools() {
@@ -99,7 +99,7 @@ function Tool({
             '–'
           ) : (
             <>
-              {last !== undefined && `${dayjs(last.at).format('D MMM')}, ${last.by}: `}
+              {last !== undefined && `${writtenTime(last.at, 'D MMM')}, ${last.by}: `}
               {stands.said}
               {stands.isDue && !tool.putAway && <b className="lot-fault"> check it</b>}
             </>
