@@ -138,3 +138,4 @@ export { PROBE_RANGE_C, loggerReader, type LoggerReading } from './formats/logge
 export { newTally, tallied, type LoggerTally } from './formats/loggerTally.js';
 export { TIME_STYLES, isLocal, type TimeStyle } from './formats/loggerTime.js';
 export { wordsOfStep } from './batch/wordsOfStep.js';
+export { nameSaid } from './say/english/names.js';

@@ -1,4 +1,4 @@
-import { STATION_NAMES, type CalendarEvent, type Message, MINUTE_MS } from '@bunkhouse/core';
+import { nameSaid, STATION_NAMES, type CalendarEvent, type Message, MINUTE_MS } from '@bunkhouse/core';
 import dayjs, { type Dayjs } from 'dayjs';
 import timezone from 'dayjs/plugin/timezone.js';
 import utc from 'dayjs/plugin/utc.js';
@@ -57,13 +57,14 @@ const STATUS = { planned: ICalEventStatus.CONFIRMED, done: ICalEventStatus.CONFI
 
 function dataOf(event: CalendarEvent, { say, alarmMin, addressOf }: CalendarParams): ICalEventData {
   const done = event.status === 'done';
+  const title = say(nameSaid(event.title));
   return {
     id: event.uid,
     sequence: event.sequence,
     stamp: instant(event.changedAt),
     start: instant(event.at),
     end: endOf(event.at, event),
-    summary: `${done ? 'Done: ' : ''}${event.title}, ${event.code}`,
+    summary: `${done ? 'Done: ' : ''}${title}, ${event.code}`,
     description: `${say(event.task)}\n\nLog it in the house: only what is logged there counts.`,
     categories: [{ name: STATION_NAMES[event.station] }],
     status: STATUS[event.status],
@@ -71,7 +72,7 @@ function dataOf(event: CalendarEvent, { say, alarmMin, addressOf }: CalendarPara
     alarms:
       alarmMin === null || event.status !== 'planned'
         ? []
-        : [{ type: ICalAlarmType.display, triggerBefore: alarmMin * 60, description: `${event.title}, ${event.code}` }],
+        : [{ type: ICalAlarmType.display, triggerBefore: alarmMin * 60, description: `${title}, ${event.code}` }],
   };
 }
 

@@ -4,6 +4,7 @@ import type { Batch } from '../data/batches';
 import { usePreferences } from './preferences';
 import { tagWeight } from './quantities';
 import { span } from './times';
+import { nameHere } from './here';
 
 export interface TagSize {
   kind: 'full' | 'compact' | 'mini';
@@ -26,7 +27,7 @@ export function Tag({ batch: { record, state }, size, open, now }: { batch: Batc
   const green = Object.values(state.facts.greenG).reduce((a, b) => a + b, 0);
   const weight = tagWeight(green, preferences);
   const when = next.urgency === 'overdue' ? `${span(now - next.dueAt)} late` : next.urgency === 'due' ? 'now' : span(next.dueAt - now);
-  const label = `${record.code} ${record.process.name} ${weight}, at ${STATION_NAMES[station]}, ${next.spec.title} ${when}${next.urgency === 'waiting' ? '' : `, ${next.urgency}`}`;
+  const label = `${record.code} ${record.process.name} ${weight}, at ${STATION_NAMES[station]}, ${nameHere(next.spec.title)} ${when}${next.urgency === 'waiting' ? '' : `, ${next.urgency}`}`;
   return (
     <Link
       style={{ width: size.width }}
@@ -39,9 +40,9 @@ export function Tag({ batch: { record, state }, size, open, now }: { batch: Batc
       <span className="tx" aria-hidden="true" style={{ top: DROP[next.urgency] }}>
         <span className="c">{size.kind === 'mini' ? record.code.split('-')[1] : record.code}</span>
         {size.kind === 'full' && <span className="w">{weight}</span>}
-        {size.kind !== 'mini' && <span className="k">{size.kind === 'full' ? shortName(record.process.name) : next.spec.title}</span>}
+        {size.kind !== 'mini' && <span className="k">{size.kind === 'full' ? shortName(record.process.name) : nameHere(next.spec.title)}</span>}
         <span className="t">
-          {size.kind === 'full' && <b>{next.spec.title}</b>}
+          {size.kind === 'full' && <b>{nameHere(next.spec.title)}</b>}
           <span>{size.kind === 'mini' ? shortSpan(when) : when}</span>
         </span>
       </span>

@@ -3,6 +3,7 @@ import dayjs from 'dayjs';
 import { span, writtenTime } from './times';
 import type { Preferences } from './preferences';
 import { fewDigits, inWords } from './quantities';
+import { nameHere } from './here';
 
 export const when = (at: string): string => writtenTime(at, 'ddd D MMM, HH:mm');
 /** From one time to another, the day said once. */
@@ -69,18 +70,18 @@ function wishesWords(wishes: readonly Wish[]): string {
 function wishWords(wish: Wish): string {
   switch (wish.kind) {
     case 'done':
-      return `${wish.title} is done`;
+      return `${nameHere(wish.title)} is done`;
     case 'notBeforeNow':
       return 'nothing is done before now';
     case 'gap': {
       const { leastH, mostH } = wish;
       const gap = leastH === mostH ? gapWords(leastH) : Number.isFinite(mostH) ? `${gapWords(leastH)} to ${gapWords(mostH)}` : `at least ${gapWords(leastH)}`;
-      return `${wish.title} ${gap} after ${wish.before.toLowerCase()}`;
+      return `${nameHere(wish.title)} ${gap} after ${nameHere(wish.before).toLowerCase()}`;
     }
     case 'notBefore':
-      return `${wish.title} not before ${when(wish.at)}`;
+      return `${nameHere(wish.title)} not before ${when(wish.at)}`;
     case 'notAfter':
-      return `${wish.title} not after ${when(wish.at)}`;
+      return `${nameHere(wish.title)} not after ${when(wish.at)}`;
     case 'readyBy':
       return `on the table ${when(wish.at)}`;
     case 'noTimeLeft':
@@ -111,8 +112,8 @@ export function proposalWords(
     first === undefined
       ? ''
       : first.was === null
-        ? `${first.title} ${when(first.at)}; `
-        : `${first.title} ${when(first.at)} instead of ${dayjs(first.was).isSame(first.at, 'day') ? writtenTime(first.was, 'HH:mm') : when(first.was)}${first.step === 'pull' ? ', inside its window' : ''}; `;
+        ? `${nameHere(first.title)} ${when(first.at)}; `
+        : `${nameHere(first.title)} ${when(first.at)} instead of ${dayjs(first.was).isSame(first.at, 'day') ? writtenTime(first.was, 'HH:mm') : when(first.was)}${first.step === 'pull' ? ', inside its window' : ''}; `;
   const stores = storesWords(proposal.stores, resources);
   const solves = proposal.solves === 1 ? '' : ` ${proposal.solves} clashes fewer.`;
   const still = proposal.moves.length === 0 ? 'nothing moves; ' : '';

@@ -1,4 +1,4 @@
-import { ENGLISH, PLAIN, type Message, type Reader } from '@bunkhouse/core';
+import { ENGLISH, nameSaid, PLAIN, type Message, type Reader } from '@bunkhouse/core';
 import { readerOf, sayTo } from '@bunkhouse/words';
 import { languageHere } from './language';
 
@@ -19,3 +19,6 @@ let here: Reader = PLAIN;
 export const setReader = (reader: Reader): void => void (here = reader);
 
 export const sayHere = (message: Message): string => sayTo(here, words)(message);
+
+/** What a step, or something at it, is called here: a batch keeps names in plain English. */
+export const nameHere = (kept: string): string => sayHere(nameSaid(kept));

@@ -1,4 +1,4 @@
-import { sayHere } from './here';
+import { nameHere, sayHere } from './here';
 import { MINUTE_MS, wordsOfStep } from '@bunkhouse/core';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useLiveBatches, type Batch } from '../data/batches';
@@ -67,7 +67,7 @@ const dueJobs = ({ record, state }: Batch, now: number) =>
     ? [
         {
           key: `${record.id} ${state.next.spec.id} ${Math.round(state.next.dueAt / MINUTE_MS)}`,
-          title: `${state.next.spec.title}, ${record.code}`,
+          title: `${nameHere(state.next.spec.title)}, ${record.code}`,
           body: sayHere(wordsOfStep(state.next.spec, record.process).task),
           path: `/batches/${record.id}`,
         },

@@ -2,6 +2,7 @@ import { failedGates } from '../steps/gates.js';
 import type { LogEntry } from '../log/logEntry.js';
 import { piecesAt } from '../batch/pieces.js';
 import { asWritten } from '../say/asWritten.js';
+import { nameSaid } from '../say/english/names.js';
 import { bookSays } from '../say/english/book.js';
 import type { Message } from '../say/message.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
@@ -26,11 +27,11 @@ const PLANNING = ['stepAt', 'startsAt', 'readyBy', 'stores'];
 /** Everything in a log that was not as planned, in the order it was written. */
 export function deviations({ entries }: BatchRecord, state: BatchState): Deviation[] {
   const { steps, standing } = state;
-  const title = (stepId: string) => steps.find(({ spec }) => spec.id === stepId)?.spec.title ?? stepId;
-  const stepOf = (id: string): string => {
+  const title = (stepId: string) => nameSaid(steps.find(({ spec }) => spec.id === stepId)?.spec.title ?? stepId);
+  const stepOf = (id: string): Message | null => {
     const entry = entries.find((other) => other.id === id);
-    if (entry === undefined) return '';
-    return 'stepId' in entry ? title(entry.stepId) : 'replaces' in entry ? stepOf(entry.replaces) : '';
+    if (entry === undefined) return null;
+    return 'stepId' in entry ? title(entry.stepId) : 'replaces' in entry ? stepOf(entry.replaces) : null;
   };
   return entries.flatMap((entry): Deviation[] => {
     const deviation = (kind: Deviation['kind'], said: Message): Deviation[] => [
@@ -41,12 +42,12 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
         const now = standing.find(({ id }) => id === entry.id);
         const spec = steps.find((step) => step.spec.id === entry.stepId)?.spec;
         if (now?.kind !== 'done' || spec === undefined || entry.reason === undefined) return [];
-        return deviation(failedGates(spec, now.values, piecesAt(state, Date.parse(now.at))).length > 0 ? 'gate' : 'early', asWritten(title(entry.stepId)));
+        return deviation(failedGates(spec, now.values, piecesAt(state, Date.parse(now.at))).length > 0 ? 'gate' : 'early', title(entry.stepId));
       }
       case 'skipped':
         return deviation('leftOut', bookSays('dev-left-out', { step: title(entry.stepId) }));
       case 'correction':
-        return deviation('correction', bookSays('dev-corrected', { step: stepOf(entry.replaces) }));
+        return deviation('correction', bookSays('dev-corrected', { step: stepOf(entry.replaces) ?? asWritten('') }));
       case 'withdrawn':
         return deviation('withdrawn', takenBack(entries, entry.replaces, stepOf));
       case 'replanned':
@@ -65,8 +66,8 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
   });
 }
 
-function takenBack(entries: readonly LogEntry[], id: string, stepOf: (id: string) => string): Message {
+function takenBack(entries: readonly LogEntry[], id: string, stepOf: (id: string) => Message | null): Message {
   const step = stepOf(id);
-  if (step !== '') return bookSays('dev-taken-back', { step });
+  if (step !== null) return bookSays('dev-taken-back', { step });
   return bookSays(entries.find((entry) => entry.id === id)?.kind === 'replanned' ? 'dev-plan-back' : 'dev-entry-back');
 }

@@ -1,6 +1,7 @@
 import type { CookProgram } from '../log/cookProgram.js';
 import type { HoldName } from '../log/batchDesign.js';
 import type { StepId } from '../log/stepId.js';
+import type { StepName } from '../say/english/names.js';
 import type { Message } from '../say/message.js';
 import type { Gate, StepInput, StepTemplate } from './step.js';
 
@@ -25,11 +26,16 @@ export interface Way {
 /** What a step does in the course of the cure: meat and brine meet, are turned, part. */
 export type CourseMarkKind = 'pump' | 'meatIn' | 'turn' | 'repump' | 'pull' | 'soakIn' | 'soakOut' | 'plate';
 
+/** What a step asks for, each under a name that there are words for. */
+export type NamedInput = StepInput & { label: StepName } & (
+    { kind: Exclude<StepInput['kind'], 'choice'> } | { options: readonly { value: string; label: StepName }[] }
+  );
+
 /** A step of the trade. What is asked at it does not hang on the recipe; when and how it is done may. */
 export interface StepDefinition<
   Id extends StepId = StepId,
-  Inputs extends readonly StepInput[] = readonly StepInput[],
-  More extends readonly StepInput[] = readonly StepInput[],
+  Inputs extends readonly NamedInput[] = readonly NamedInput[],
+  More extends readonly NamedInput[] = readonly NamedInput[],
 > {
   id: Id;
   inputs: Inputs;
@@ -56,10 +62,12 @@ export interface StepWords {
 }
 
 /** All else of a step: where, when, how, and what must hold. `called` names an input otherwise, or says what it is read of here. */
-export interface StepPlan<Inputs extends readonly StepInput[]> extends Omit<StepTemplate, 'id' | 'inputs' | keyof StepWords>, StepWords {
-  called?: { [Name in Inputs[number]['name']]?: { label?: string; of?: Extract<StepInput, { kind: 'temperature' }>['of'] } };
+export interface StepPlan<Inputs extends readonly NamedInput[]> extends Omit<StepTemplate, 'id' | 'inputs' | 'title' | 'act' | keyof StepWords>, StepWords {
+  title: StepName;
+  act: StepName;
+  called?: { [Name in Inputs[number]['name']]?: { label?: StepName; of?: Extract<StepInput, { kind: 'temperature' }>['of'] } };
 }
 
-export const defineStep = <const Id extends StepId, const Inputs extends readonly StepInput[], const More extends readonly StepInput[] = readonly []>(
+export const defineStep = <const Id extends StepId, const Inputs extends readonly NamedInput[], const More extends readonly NamedInput[] = readonly []>(
   step: StepDefinition<Id, Inputs, More>,
 ): StepDefinition<Id, Inputs, More> => step;

@@ -1,4 +1,3 @@
-import { asWritten } from '../say/asWritten.js';
 import { defineStep } from './defineStep.js';
 import { chamberOf, fireStation, wordsOf } from './fireWords.js';
 
@@ -18,7 +17,7 @@ export const meatOn = defineStep({
       station: fireStation(program),
       title: words.on,
       act: words.onAct,
-      task: asWritten(words.put),
+      task: words.put,
       needs: ['light'],
       after: { step: 'light', h: 0.75 },
       stretch: { leastH: 0.75, mostH: 2 },

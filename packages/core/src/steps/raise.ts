@@ -12,15 +12,14 @@ export const raise = defineStep({
   plan: ({ program }) => {
     const [first, before, last] = [program[0], program.at(-2), program.at(-1)];
     if (first === undefined || before === undefined || last === undefined) return null;
-    const chamber = wordsOf(first).chamber.toLowerCase();
     return {
       station: fireStation(program),
       title: midway(before, last),
-      act: `Log ${chamber} and core`,
+      act: wordsOf(first).readAct,
       task:
         last.medium === before.medium
-          ? stepSays('raise-task', { chamber, chamberC: last.chamberC })
-          : stepSays('move-task', { act: midway(before, last).toLowerCase(), chamberC: last.chamberC }),
+          ? stepSays('raise-task', { medium: first.medium, chamberC: last.chamberC })
+          : stepSays('move-task', { medium: last.medium, chamberC: last.chamberC }),
       needs: ['meat-on'],
       after: { step: 'meat-on', h: (before.untilMin ?? 0) / 60 },
       graceH: 0.75,

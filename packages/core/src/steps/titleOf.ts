@@ -1,6 +1,6 @@
-import { checkSays } from '../say/english/check.js';
+import { nameSaid } from '../say/english/names.js';
 import type { Message } from '../say/message.js';
 import type { StepSpec } from './step.js';
 
 /** What a step is called on the ticket. */
-export const titleOf = ({ title }: Pick<StepSpec, 'title'>): Message => checkSays('step-title', { title });
+export const titleOf = ({ title }: Pick<StepSpec, 'title'>): Message => nameSaid(title);

@@ -23,6 +23,7 @@ import { LotsPanel } from './LotsPanel';
 import { PicturesPanel } from './PicturesPanel';
 import { PiecesPanel } from './PiecesPanel';
 import { Ticket } from './Ticket';
+import { nameHere } from '../../shell/here';
 
 /** Drawn once the rest stands: it brings a worker with it. */
 const CurePanel = lazy(async () => ({ default: (await import('./cure/CurePanel')).CurePanel }));
@@ -204,7 +205,7 @@ function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: numbe
               {station === 'cure' && cureDay(state, state.design.cureDays, now)}
             </b>
             <span>
-              {next.spec.title} {dayAndTime(next.dueAt, now)}
+              {nameHere(next.spec.title)} {dayAndTime(next.dueAt, now)}
             </span>
           </div>
         </div>
@@ -232,10 +233,10 @@ function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step
     if (arrived) heading.current?.focus({ preventScroll: true });
   }, [arrived]);
   return (
-    <section className={`panel present is-${spec.station} ${urgency}`} aria-label={`Next: ${spec.title}`}>
+    <section className={`panel present is-${spec.station} ${urgency}`} aria-label={`Next: ${nameHere(spec.title)}`}>
       <div className="present-head">
         <h2 ref={heading} tabIndex={-1}>
-          {spec.title}
+          {nameHere(spec.title)}
         </h2>
         <span className="aside">
           {urgency === 'overdue'
@@ -269,7 +270,7 @@ function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step
           </Suspense>
         )}
       />
-      {spec.skippable && <LeaveOut batch={batch} stepId={spec.id} title={spec.title} />}
+      {spec.skippable && <LeaveOut batch={batch} stepId={spec.id} title={nameHere(spec.title)} />}
     </section>
   );
 }

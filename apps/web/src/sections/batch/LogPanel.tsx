@@ -15,6 +15,7 @@ import { WordsForm } from './LeaveOut';
 import { LOT_WORDS } from '../../shell/lotWords';
 import { pieceEventTitle } from './pieceWords';
 import { Only } from '../../shell/Only';
+import { nameHere } from '../../shell/here';
 
 /** Everything that was written, the last first. A correction stands beside what it corrects. */
 export function LogPanel({ batch }: { batch: Batch }) {
@@ -139,7 +140,7 @@ function LogLine({
 }
 
 function heading(entry: LogEntry, replaced: LogEntry | undefined, batch: Batch, shown: Preferences): string {
-  const titleOf = (stepId: string) => batch.state.steps.find((step) => step.spec.id === stepId)?.spec.title ?? stepId;
+  const titleOf = (stepId: string) => nameHere(batch.state.steps.find((step) => step.spec.id === stepId)?.spec.title ?? stepId);
   switch (entry.kind) {
     case 'done':
       return titleOf(entry.stepId);
@@ -183,7 +184,7 @@ function valuesInWords(stepId: string, values: StepValues, { state }: Batch, pre
       const value = values[name];
       if (value === undefined) return [];
       const piece = name.includes(':') && state.design.pieces.length > 1 ? ` ${name.split(':')[1]}` : '';
-      return [`${input.label}${piece} ${inputWords(input, value, preferences)}`];
+      return [`${nameHere(input.label)}${piece} ${inputWords(input, value, preferences)}`];
     }),
   );
   return words.join(', ');
@@ -191,7 +192,7 @@ function valuesInWords(stepId: string, values: StepValues, { state }: Batch, pre
 
 function inputWords(input: StepInput, value: number | string, preferences: Preferences): string {
   if (typeof value === 'string')
-    return input.kind === 'choice' ? (input.options.find((option) => option.value === value)?.label.toLowerCase() ?? value) : value;
+    return input.kind === 'choice' ? nameHere(input.options.find((option) => option.value === value)?.label ?? String(value)).toLowerCase() : value;
   return inWords(value, quantityOf(input.name), preferences);
 }
 
@@ -202,7 +203,7 @@ function CorrectionSheet({ batch, entry, onClose }: { batch: Batch; entry: Stand
       {step !== null && entry?.kind === 'done' && (
         <div className="correct">
           <h2 id="correct-title" className="head">
-            <Glyph name="pencil" /> Correct: {step.spec.title}
+            <Glyph name="pencil" /> Correct: {nameHere(step.spec.title)}
           </h2>
           <p className="note">The first entry stays readable. Every figure follows the correction.</p>
           <RecordStep batch={batch} step={step} corrects={{ id: entry.id, at: entry.at, values: entry.values }} first={false} onDone={onClose} />

@@ -2,6 +2,7 @@ import { STATION_NAMES, STATIONS, type BatchState, type Station, type StepState 
 import { Glyph, Plate } from '../../shell/glyphs';
 import { clockTime, ticketTime, writtenTime } from '../../shell/times';
 import dayjs from 'dayjs';
+import { nameHere } from '../../shell/here';
 
 /** The batch’s steps, plan beside what was really done. */
 export function Ticket({ state, now, chosen, onChoose }: { state: BatchState; now: number; chosen: string | undefined; onChoose: (stepId: string) => void }) {
@@ -100,10 +101,10 @@ function StepRow({
       <span className="name">
         {choosable ? (
           <button type="button" onClick={() => onChoose(step.spec.id)}>
-            {step.spec.title}
+            {nameHere(step.spec.title)}
           </button>
         ) : (
-          step.spec.title
+          nameHere(step.spec.title)
         )}
       </span>
       <span className="plan">{step.status === 'skipped' || step.status === 'missed' ? MARK_WORDS[step.status] : ticketTime(planned, now)}</span>

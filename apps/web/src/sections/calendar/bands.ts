@@ -1,5 +1,6 @@
 import { type PlannedStepId, STATIONS, sum, type Station, HOUR_MS } from '@bunkhouse/core';
 import type { Batch } from '../../data/batches';
+import { nameHere } from '../../shell/here';
 
 /** A batch at a station, ms from and to. */
 interface Band {
@@ -36,7 +37,7 @@ export function rowOf(batch: Batch): Row {
     .filter((step) => step.status !== 'missed')
     .map((step): Job => ({
       id: step.spec.id,
-      title: step.spec.title,
+      title: nameHere(step.spec.title),
       station: step.spec.station,
       at: step.closing === null ? step.dueAt : Date.parse(step.closing.at),
       done: step.closing !== null,

@@ -10,6 +10,7 @@ import { inWords } from '../../shell/quantities';
 import { dayAndTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { newId } from '../../data/newId';
+import { nameHere } from '../../shell/here';
 
 /** What waits on this device, in its order; and what the house would not take, for a decision. */
 export function KeptEntries() {
@@ -131,7 +132,7 @@ function useSaid({ batchId, draft }: Waiting): string {
   const { batch } = useBatch(batchId);
   const preferences = usePreferences();
   if ('stepId' in draft) {
-    const title = batch?.state.steps.find(({ spec }) => spec.id === draft.stepId)?.spec.title ?? draft.stepId;
+    const title = nameHere(batch?.state.steps.find(({ spec }) => spec.id === draft.stepId)?.spec.title ?? draft.stepId);
     return draft.kind === 'skipped' ? `${title}, left out` : title;
   }
   if (draft.kind === 'lot') return `${inWords(draft.draw.g, 'mass', preferences)} from a lot`;
@@ -147,8 +148,8 @@ function valuesOf(entry: { values?: Record<string, number | string> } | object, 
     .map(([key, value]) => {
       const [name = '', piece] = key.split(':');
       const input = inputs.find((one) => one.name === name);
-      const label = `${input?.label ?? name}${piece === undefined ? '' : `, ${piece}`}`;
-      if (input?.kind === 'choice') return `${label} ${input.options.find((option) => option.value === value)?.label ?? value}`;
+      const label = `${nameHere(input?.label ?? name)}${piece === undefined ? '' : `, ${piece}`}`;
+      if (input?.kind === 'choice') return `${label} ${nameHere(input.options.find((option) => option.value === value)?.label ?? String(value))}`;
       return typeof value === 'number' && input !== undefined ? `${label} ${inWords(value, QUANTITY[input.kind], shown)}` : `${label} ${value}`;
     })
     .join(', ');

@@ -11,6 +11,7 @@ import { useNow } from '../../shell/useNow';
 import { PullForecast } from './PullForecast';
 import { useNeedles } from '../../shell/useNeedles';
 import { useProcess } from './useProcess';
+import { nameHere } from '../../shell/here';
 
 /** What a design comes to: nitrite, brines, pump, and the days. */
 export function PlanSheet({
@@ -78,7 +79,7 @@ function PlanDates({ state }: { state: BatchState }) {
                   .filter((step) => !step.spec.missable)
                   .map((step) => (
                     <li key={step.spec.id}>
-                      <span>{step.spec.title}</span> <time dateTime={new Date(step.dueAt).toISOString()}>{dayAndTime(step.dueAt, now)}</time>
+                      <span>{nameHere(step.spec.title)}</span> <time dateTime={new Date(step.dueAt).toISOString()}>{dayAndTime(step.dueAt, now)}</time>
                     </li>
                   ))}
                 {turns.length > 0 && <li>and {turns.length} turns, one a day</li>}

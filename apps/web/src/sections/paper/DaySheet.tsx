@@ -6,6 +6,7 @@ import { tagWeight } from '../../shell/quantities';
 import { useNow } from '../../shell/useNow';
 import { Sheet } from './Sheet';
 import { writtenTime } from '../../shell/times';
+import { nameHere } from '../../shell/here';
 
 /** The jobs of a day over all batches, with room to write down what was measured. */
 export function DaySheet() {
@@ -51,7 +52,7 @@ export function DaySheet() {
                 </th>
                 <td>
                   <b>
-                    {STATION_NAMES[step.spec.station]}: {step.spec.title}.
+                    {STATION_NAMES[step.spec.station]}: {nameHere(step.spec.title)}.
                   </b>{' '}
                   <Task spec={step.spec} process={batch.record.process} />
                 </td>

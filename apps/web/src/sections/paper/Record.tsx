@@ -16,6 +16,7 @@ import { useBatchChannels } from '../../shell/pit/useBatchChannels';
 import { useSay } from '../../shell/reader';
 import { cureInWords } from '../../shell/tradeWords';
 import { writtenTime } from '../../shell/times';
+import { nameHere } from '../../shell/here';
 
 const WHEN = 'ddd D MMM YYYY HH:mm';
 const day = (at: string | number) => writtenTime(at, 'D MMM YYYY');
@@ -235,7 +236,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
                 <tr key={entry.id}>
                   <td>{writtenTime(entry.at, 'D MMM HH:mm')}</td>
                   <td>
-                    {'stepId' in entry ? (spec?.title ?? entry.stepId) : WORDS[entry.kind]}
+                    {'stepId' in entry ? nameHere(spec?.title ?? entry.stepId) : WORDS[entry.kind]}
                     {entry.kind === 'skipped' ? ', left out' : ''}
                     {entry.reason === undefined ? '' : `: ${entry.reason}`}
                   </td>
@@ -298,9 +299,9 @@ function measured(
     .map(([name, value]) => {
       const input = labels.get(name);
       const piece = name.includes(':') && pieces.length > 1 ? ` ${name.split(':')[1]}` : '';
-      const word = input?.label ?? name.split(':')[0];
+      const word = nameHere(input?.label ?? name.split(':')[0] ?? '');
       if (typeof value === 'string')
-        return `${word}${piece} ${input?.kind === 'choice' ? (input.options.find((one) => one.value === value)?.label ?? value) : value}`.toLowerCase();
+        return `${word}${piece} ${input?.kind === 'choice' ? nameHere(input.options.find((one) => one.value === value)?.label ?? String(value)) : value}`.toLowerCase();
       return `${word}${piece} ${inWords(value, quantityOf(name), shown)}`;
     })
     .join(', ');

@@ -23,6 +23,7 @@ import { ProgramPanel } from './ProgramPanel';
 import { PlayAgain } from './PlayAgain';
 import { SafePanel } from './SafePanel';
 import { Only } from '../../shell/Only';
+import { nameHere } from '../../shell/here';
 
 /** One cook: live, in the cold, or played again. */
 export function Cook({ batch }: { batch: Batch }) {
@@ -278,7 +279,7 @@ function BeforeTheFire({ batch: { record, state } }: { batch: Batch }) {
         <h2>Before the fire</h2>
       </div>
       <div className="pad">
-        <p>{next === null ? 'It is packed.' : `Next: ${next.spec.title}, ${dayAndTime(next.dueAt, now)}.`}</p>
+        <p>{next === null ? 'It is packed.' : `Next: ${nameHere(next.spec.title)}, ${dayAndTime(next.dueAt, now)}.`}</p>
         <Link className="btn" to={`/batches/${record.id}`}>
           To the batch
         </Link>

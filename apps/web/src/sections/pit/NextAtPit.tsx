@@ -9,6 +9,7 @@ import { useTend } from '../../shell/pit/useTend';
 import { RecordStep } from '../../shell/record/RecordStep';
 import { useNow } from '../../shell/useNow';
 import { Only } from '../../shell/Only';
+import { nameHere } from '../../shell/here';
 
 /** What the hands do at the pit, in order of time: a tap each; the batch's own next step among them. */
 export function NextAtPit({ batch, watch }: { batch: Batch; watch: PitWatch }) {
@@ -23,12 +24,12 @@ export function NextAtPit({ batch, watch }: { batch: Batch; watch: PitWatch }) {
       <li key="step" className={stepFirst ? 'at-pit first' : 'at-pit'}>
         <Plate station={next.spec.station} size={28} />
         <div>
-          <b>{next.spec.title}</b>
+          <b>{nameHere(next.spec.title)}</b>
           <span className={next.urgency === 'overdue' ? 'late' : undefined}>{pitWhen(next.dueAt, now)}</span>
         </div>
         <Only right="record">
           <button type="button" className={`btn${stepFirst && !isOpen ? ' go' : ''}`} aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            {isOpen ? 'Not now' : next.spec.act}
+            {isOpen ? 'Not now' : nameHere(next.spec.act)}
           </button>
         </Only>
         {isOpen && (

@@ -19,6 +19,7 @@ import { recipeLines } from './recipeLines';
 import { Versions } from './Versions';
 import { Only } from '../../shell/Only';
 import { newId } from '../../data/newId';
+import { nameHere } from '../../shell/here';
 
 /** One recipe: what it says, what it comes to for a weight, and every version of it. */
 export function RecipePage() {
@@ -174,7 +175,7 @@ export function RecipePage() {
                               {steps.map(({ spec }) => (
                                 <li key={spec.id}>
                                   <span>
-                                    <b>{spec.title}.</b> <Task spec={spec} process={process} />
+                                    <b>{nameHere(spec.title)}.</b> <Task spec={spec} process={process} />
                                   </span>
                                 </li>
                               ))}

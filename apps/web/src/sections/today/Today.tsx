@@ -14,6 +14,7 @@ import { clockTime, dayAndTime, span } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { PitToday } from '../../shell/pit/PitToday';
 import { pitEventTitle } from '../../shell/pit/eventTitle';
+import { nameHere } from '../../shell/here';
 
 interface Job {
   batch: Batch;
@@ -83,7 +84,7 @@ function headline(pressing: Job[], soon: Job[], now: number): string {
     const late = pressing.filter(({ step }) => step.urgency === 'overdue').length;
     return `${pressing.length} due${late > 0 ? `, ${late} late` : ''}`;
   }
-  return next === undefined ? 'and nothing within a day' : `next ${next.step.spec.title.toLowerCase()} in ${span(next.step.dueAt - now)}`;
+  return next === undefined ? 'and nothing within a day' : `next ${nameHere(next.step.spec.title).toLowerCase()} in ${span(next.step.dueAt - now)}`;
 }
 
 function JobCard({ job: { batch, step }, first, now }: { job: Job; first: boolean; now: number }) {
@@ -93,7 +94,7 @@ function JobCard({ job: { batch, step }, first, now }: { job: Job; first: boolea
       <div className="job-head">
         <Plate station={step.spec.station} size={28} />
         <div>
-          <h2>{step.spec.title}</h2>
+          <h2>{nameHere(step.spec.title)}</h2>
           <p>
             <Link className="lnk" to={`/batches/${batch.record.id}`}>
               {batch.record.code}
@@ -128,7 +129,7 @@ function Lazily({ step, first, children }: { step: StepState; first: boolean; ch
   if (open || first || step.spec.inputs.length === 0) return children;
   return (
     <button type="button" className="btn xl wide" onClick={() => setOpen(true)}>
-      {step.spec.act}
+      {nameHere(step.spec.act)}
     </button>
   );
 }
@@ -158,7 +159,7 @@ function JobList({ title, jobs, now }: { title: string; jobs: Job[]; now: number
               <span className="at">{dayAndTime(step.dueAt, now).replace('today ', '')}</span>
               <Plate station={step.spec.station} />
               <span className="what">
-                <b>{step.spec.title}</b> {batch.record.code} <small>{batch.record.process.name}</small>
+                <b>{nameHere(step.spec.title)}</b> {batch.record.code} <small>{batch.record.process.name}</small>
               </span>
               <span className="in">{span(step.dueAt - now)}</span>
             </Link>
@@ -217,6 +218,6 @@ function titleOf(entry: StandingEntry, steps: StepState[], shown: Preferences): 
   if (entry.kind === 'pit') return pitEventTitle(entry.event, shown);
   if (entry.kind === 'lot') return `${LOT_WORDS[entry.draw.of]} from a lot`;
   if (entry.kind === 'pieces') return `Piece ${entry.event.piece} ${entry.event.act === 'split' ? 'cut in two' : entry.event.act}`;
-  const title = steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId;
+  const title = nameHere(steps.find((step) => step.spec.id === entry.stepId)?.spec.title ?? entry.stepId);
   return entry.kind === 'skipped' ? `${title}, left out` : title;
 }

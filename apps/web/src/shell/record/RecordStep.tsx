@@ -42,6 +42,7 @@ import { NotForYou, Only } from '../Only';
 import { newId } from '../../data/newId';
 import { useSay } from '../reader';
 import { quantityOf } from './quantityOf';
+import { nameHere } from '../here';
 
 interface Draft {
   /** made with the form, so that sending it twice writes once */
@@ -143,7 +144,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
     setRefusal(null);
     try {
       await writeEntry(record.id, { ...entry, ...(readWith === null ? {} : { readWith: readWith.id }), seen: record.entries.length });
-      if (corrects === undefined) tellLogged({ batchId: record.id, entryId: entry.id, what: `${spec.title}, ${record.code}`, at: entry.at });
+      if (corrects === undefined) tellLogged({ batchId: record.id, entryId: entry.id, what: `${nameHere(spec.title)}, ${record.code}`, at: entry.at });
       clear();
       setTried(false);
       onDone?.();
@@ -170,14 +171,15 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
         <div className="record-fields">
           {byPiece(spec.inputs, pieces).map(({ input, name, startsRow }, i) => {
             const value = draft.values[name];
-            const label = 'each' in input && input.each === 'piece' && pieces.length > 1 ? `${input.label}, piece ${name.split(':')[1]}` : input.label;
+            const label =
+              'each' in input && input.each === 'piece' && pieces.length > 1 ? `${nameHere(input.label)}, piece ${name.split(':')[1]}` : nameHere(input.label);
             if (input.kind === 'choice') {
               return (
                 <div key={name} className={faultAt(`values.${name}`) ? 'wrong' : undefined}>
                   <Choice
                     label={label}
                     value={typeof value === 'string' ? value : ''}
-                    options={Object.fromEntries(input.options.map((option) => [option.value, option.label]))}
+                    options={Object.fromEntries(input.options.map((option) => [option.value, nameHere(option.label)]))}
                     onChange={(chosen) => setValue(name, chosen)}
                   />
                   <Fault text={faultAt(`values.${name}`)} />
@@ -261,7 +263,7 @@ function RecordForm({ batch, step, corrects, first, onDone, drawn }: RecordStepP
                       : 'tick'
             }
           />
-          {busy ? 'Logging...' : corrects !== undefined ? 'Log the correction' : spec.act}
+          {busy ? 'Logging...' : corrects !== undefined ? 'Log the correction' : nameHere(spec.act)}
         </button>
       </div>
     </form>

@@ -2,8 +2,6 @@ import { speaker, type Speaker } from '../message.js';
 
 /** Why an entry may not be written as it is. */
 export const CHECK_WORDS = {
-  'step-title': '{title}',
-
   'no-time': 'Give the time of it.',
   'still-to-come': 'That time is still to come. Log it when it is done.',
   'nothing-written': 'Write something.',

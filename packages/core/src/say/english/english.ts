@@ -4,6 +4,7 @@ import { CHECK_WORDS } from './check.js';
 import { CURE_WORDS } from './cure.js';
 import { FIGURE_WORDS } from './figures.js';
 import { INPUT_WORDS } from './inputs.js';
+import { NAME_WORDS } from './names.js';
 import { PIT_WORDS } from './pit.js';
 import { SAFETY_WORDS } from './safety.js';
 import { STEP_WORDS } from './steps.js';
@@ -19,6 +20,7 @@ export const ENGLISH_ROOMS: readonly Readonly<Record<string, string>>[] = [
   BATCH_WORDS,
   CHECK_WORDS,
   PIT_WORDS,
+  NAME_WORDS,
   STEP_WORDS,
   BOOK_WORDS,
 ];

@@ -1,0 +1,136 @@
+import { asWritten } from '../asWritten.js';
+import { speaker, type Message, type Speaker } from '../message.js';
+
+/** What steps, their buttons, what is read or weighed at them, and what is chosen there are called. */
+export const NAME_WORDS = {
+  'called-probe': 'Probe',
+  'called-instant-read-thick-end': 'Instant-read, thick end',
+  'called-instant-read-middle': 'Instant-read, middle',
+  'called-instant-read-thin-end': 'Instant-read, thin end',
+  'called-instant-read-check': 'Instant-read check',
+  'called-log-core-readings': 'Log core readings',
+  'called-wrap-to-even-out': 'Wrap, to even out',
+  'called-log-wrapped': 'Log wrapped',
+  'called-light-the-smoker': 'Light the smoker',
+  'called-log-smoker-lit': 'Log smoker lit',
+  'called-meat-on': 'Meat on',
+  'called-log-meat-on': 'Log meat on',
+  'called-smoker': 'Smoker',
+  'called-heat-the-oven': 'Heat the oven',
+  'called-log-oven-hot': 'Log oven hot',
+  'called-meat-into-the-oven': 'Meat into the oven',
+  'called-log-meat-in-the-oven': 'Log meat in the oven',
+  'called-oven': 'Oven',
+  'called-raise-steam': 'Raise steam',
+  'called-log-steam-up': 'Log steam up',
+  'called-meat-into-the-steam': 'Meat into the steam',
+  'called-log-meat-in-the-steam': 'Log meat in the steam',
+  'called-steamer': 'Steamer',
+  'called-heat-the-water': 'Heat the water',
+  'called-log-water-hot': 'Log water hot',
+  'called-meat-into-the-water': 'Meat into the water',
+  'called-log-meat-in-the-water': 'Log meat in the water',
+  'called-water': 'Water',
+  'called-change-the-water': 'Change the water',
+  'called-wrap': 'Wrap',
+  'called-raise-the-heat': 'Raise the heat',
+  'called-into-the-oven': 'Into the oven',
+  'called-into-the-steam': 'Into the steam',
+  'called-into-the-water': 'Into the water',
+  'called-into-the-smoker': 'Into the smoker',
+  'called-into-the-cold': 'Into the cold',
+  'called-into-the-freezer': 'Into the freezer',
+  'called-log-into-the-freezer': 'Log into the freezer',
+  'called-fry-test': 'Fry test',
+  'called-log-fry-test': 'Log fry test',
+  'called-core': 'Core',
+  'called-first-chill-gate': 'First chill gate',
+  'called-log-core-at-1st-gate': 'Log core at 1st gate',
+  'called-second-chill-gate': 'Second chill gate',
+  'called-log-core-at-2nd-gate': 'Log core at 2nd gate',
+  'called-log-into-the-cold': 'Log into the cold',
+  'called-brine-temperature': 'Brine temperature',
+  'called-meat-in': 'Meat in',
+  'called-log-meat-in': 'Log meat in',
+  'called-mix-the-brine': 'Mix the brine',
+  'called-log-brine-as-weighed': 'Log brine as weighed',
+  'called-mix-the-cover-brine': 'Mix the cover brine',
+  'called-log-cover-as-weighed': 'Log cover as weighed',
+  'called-water-and-ice': 'Water and ice',
+  'called-salt': 'Salt',
+  'called-sugar': 'Sugar',
+  'called-cure': 'Cure',
+  'called-ascorbate-or-erythorbate': 'Ascorbate or erythorbate',
+  'called-mix-the-pump-pickle': 'Mix the pump pickle',
+  'called-log-pickle-as-weighed': 'Log pickle as weighed',
+  'called-core-before-slicing': 'Core before slicing',
+  'called-packed-weight-all-packs': 'Packed weight, all packs',
+  'called-slice-and-pack': 'Slice and pack',
+  'called-log-packed-weight': 'Log packed weight',
+  'called-surface': 'Surface',
+  'called-tacky-and-dull': 'Tacky and dull',
+  'called-not-yet': 'Not yet',
+  'called-weight-now': 'Weight now',
+  'called-pellicle-check': 'Pellicle check',
+  'called-log-surface': 'Log surface',
+  'called-weight': 'Weight',
+  'called-to-the-hand': 'To the hand',
+  'called-firm-all-over': 'Firm all over',
+  'called-springy': 'Springy',
+  'called-soft-in-the-middle': 'Soft in the middle',
+  'called-smell': 'Smell',
+  'called-fresh': 'Fresh',
+  'called-bad': 'Bad',
+  'called-cut-face': 'Cut face',
+  'called-pull': 'Pull',
+  'called-log-pull': 'Log pull',
+  'called-pickle-temperature': 'Pickle temperature',
+  'called-weight-after-pumping': 'Weight after pumping',
+  'called-pump': 'Pump',
+  'called-log-pumped-weight': 'Log pumped weight',
+  'called-pat-dry-and-rack': 'Pat dry and rack',
+  'called-log-on-the-rack': 'Log on the rack',
+  'called-weight-before': 'Weight before',
+  'called-weight-after': 'Weight after',
+  'called-re-pump': 'Re-pump',
+  'called-log-re-pump': 'Log re-pump',
+  'called-into-fresh-water': 'Into fresh water',
+  'called-log-into-fresh-water': 'Log into fresh water',
+  'called-out-of-the-water': 'Out of the water',
+  'called-log-out-of-the-water': 'Log out of the water',
+  'called-bland': 'Bland',
+  'called-right': 'Right',
+  'called-salty': 'Salty',
+  'called-too-salty': 'Too salty',
+  'called-refrigerator': 'Refrigerator',
+  'called-turn': 'Turn',
+  'called-log-turn': 'Log turn',
+  'called-green-weight': 'Green weight',
+  'called-trim-and-weigh': 'Trim and weigh',
+  'called-log-green-weight': 'Log green weight',
+  'called-log-smoker-and-core': 'Log smoker and core',
+  'called-log-oven-and-core': 'Log oven and core',
+  'called-log-steamer-and-core': 'Log steamer and core',
+  'called-log-water-and-core': 'Log water and core',
+  numbered: '{name} {number}',
+} as const;
+
+const nameSays: Speaker<typeof NAME_WORDS> = speaker(NAME_WORDS);
+
+/** A name that there are words for. A step is called by one of these: the compiler asks for the words of a new one. */
+export type StepName = (typeof NAME_WORDS)[Exclude<keyof typeof NAME_WORDS, 'numbered'>];
+
+const CODES: ReadonlyMap<string, string> = new Map(Object.entries(NAME_WORDS).map(([code, name]) => [name, code]));
+
+/**
+ * What something at a step is called, by its code. A batch keeps names in plain English; what it keeps beside the names of today was called
+ * so by whoever wrote its recipe, and stands.
+ *
+ * @example nameSaid('Turn 3').code // 'numbered'
+ */
+export function nameSaid(kept: string): Message {
+  const code = CODES.get(kept);
+  if (code !== undefined) return { code, args: {}, message: kept };
+  const [, name = '', number = ''] = /^(.+) (\d+)$/.exec(kept) ?? [];
+  return CODES.has(name) ? nameSays('numbered', { name: nameSaid(name), number }) : asWritten(kept);
+}
