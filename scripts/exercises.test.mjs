@@ -61,6 +61,7 @@ test.each([
     record: () => ({
       ...before(`${CORE}log/stepId.ts`, "  'pellicle',", "  'hang',\n"),
       ...before(`${CORE}say/english/steps.ts`, "  'light-task':", "  'hang-task': 'Hang it free.',\n"),
+      ...before(`${CORE}say/english/names.ts`, '  numbered:', "  'called-hang': 'Hang',\n  'called-log-hook': 'Log hook',\n  'called-room': 'Room',\n"),
       [`${CORE}steps/hang.ts`]: HANG,
     }),
     leads: [`${CORE}steps/steps.ts`],
@@ -79,13 +80,14 @@ test.each([
         .replace('  picnic,', "  'goose-breast': gooseBreast,\n  picnic,"),
       [`${CORE}products/gooseBreast.ts`]: GOOSE,
     }),
-    leads: [`${CORE}safety/lethalityTarget.ts`, WORDS, MARKS],
+    leads: [`${CORE}safety/lethalityTarget.ts`, `${CORE}book/packLabel.ts`, WORDS, MARKS],
     rest: () => ({
       ...before(
         `${CORE}safety/lethalityTarget.ts`,
         '  pork: {',
         '  poultry: { us: FSIS_TABLE, house: FSIS_TABLE, canada: SEVENTY_ONE, uk: SEVENTY_FOR_TWO, eu: SEVENTY_FOR_TWO },\n',
       ),
+      ...before(`${CORE}say/english/book.ts`, "  'meat-beef':", "  'meat-poultry': 'poultry',\n"),
       ...before(WORDS, "  picnic: 'Picnic'", "  'goose-breast': 'Goose breast',\n"),
       ...before(MARKS, '  picnic: ', "  'goose-breast': 'M-6 0H6V3H-6Z',\n"),
     }),

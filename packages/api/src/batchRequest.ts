@@ -1,4 +1,4 @@
-import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, STRONG_SALT, type Product, type School } from '@bunkhouse/core';
+import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, RULE_SET_IDS, STRONG_SALT, type Product, type RuleSetId, type School } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
 import { RecipeOfBatch } from './recipeRequest.js';
 import {
@@ -22,10 +22,6 @@ import {
 import { nested, nestedList } from './nested.js';
 import { INSTANTS, STORES } from './shapes/designShapes.js';
 import { told, withSchema } from './say/ruleWords.js';
-
-/** Rule sets that may be chosen for a batch. */
-export const BATCH_RULE_SETS = ['us', 'canada', 'eu', 'uk', 'house'] as const;
-export type BatchRuleSet = (typeof BATCH_RULE_SETS)[number];
 
 /** One piece of meat: green weight in g, sizes in mm. */
 export class PieceRequest {
@@ -196,8 +192,8 @@ export class BatchRequest {
   @IsNumber({}, told('batch-accelerator-missing'))
   acceleratorPpm?: number;
 
-  @IsIn(BATCH_RULE_SETS, told('batch-rule-set-choice'))
-  ruleSet: BatchRuleSet;
+  @IsIn(RULE_SET_IDS, told('batch-rule-set-choice'))
+  ruleSet: RuleSetId;
 
   /** the house’s own limits, ppm, for the rule set `house` */
   @ValidateIf(houseRuled)

@@ -1,7 +1,7 @@
 import type { Message } from '@bunkhouse/core';
 import type { ValidationError } from 'class-validator';
 import type { FieldError } from './responses.js';
-import type { RuleContext } from './shapes/rules.js';
+import type { RuleContext } from './shapes/ruleContext.js';
 import { apiSays } from './say/ruleWords.js';
 
 /** Turns class-validator's tree into faults at their fields, `pieces.0.greenG`: the first of each, by its code. */

@@ -3,7 +3,8 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { settingsOf, type BatchResponse, type CalendarFeedRequest, type CalendarFeedResponse } from '@bunkhouse/api';
 import { readerOf, sayTo } from '@bunkhouse/words';
-import { calendarEvents, DAY_MS } from '@bunkhouse/core';
+import { API_WORDS } from '@bunkhouse/api/words';
+import { ENGLISH, calendarEvents, DAY_MS } from '@bunkhouse/core';
 import type { DataSource } from 'typeorm';
 import { BatchesService } from '../batches/batchesService.js';
 import { Clock } from '../clock.js';
@@ -11,6 +12,8 @@ import { HousePlanService } from '../house/housePlanService.js';
 import { HouseEntity } from '../house/houseEntity.js';
 import { CalendarFeedEntity } from './calendarFeedEntity.js';
 import { writeCalendar } from './writeCalendar.js';
+
+const HOUSE_WORDS = { ...ENGLISH, ...API_WORDS };
 
 const SECRET_BYTES = 24;
 const USUAL_ALARM_MIN = 15;
@@ -61,7 +64,7 @@ export class CalendarService {
     const events = batches.flatMap((batch) => calendarEvents(batch, Date.parse(batch.createdAt), hours.timeZone));
     return writeCalendar(events, {
       name: house?.name ?? 'Cook-house',
-      say: sayTo(readerOf(settingsOf(house?.settings), hours.timeZone)),
+      say: sayTo(readerOf(settingsOf(house?.settings), hours.timeZone), HOUSE_WORDS),
       timeZone: hours.timeZone,
       alarmMin: feed.alarmMin,
       addressOf: (id) => `${host}/batches/${id}`,

@@ -1,3 +1,4 @@
+import { serverSays } from '@bunkhouse/api';
 import { nameSaid, STATION_NAMES, type CalendarEvent, type Message, MINUTE_MS } from '@bunkhouse/core';
 import dayjs, { type Dayjs } from 'dayjs';
 import timezone from 'dayjs/plugin/timezone.js';
@@ -64,8 +65,8 @@ function dataOf(event: CalendarEvent, { say, alarmMin, addressOf }: CalendarPara
     stamp: instant(event.changedAt),
     start: instant(event.at),
     end: endOf(event.at, event),
-    summary: `${done ? 'Done: ' : ''}${title}, ${event.code}`,
-    description: `${say(event.task)}\n\nLog it in the house: only what is logged there counts.`,
+    summary: done ? say(serverSays('job-done', { title, code: event.code })) : `${title}, ${event.code}`,
+    description: `${say(event.task)}\n\n${say(serverSays('log-in-house'))}`,
     categories: [{ name: STATION_NAMES[event.station] }],
     status: STATUS[event.status],
     ...(addressOf === null ? {} : { url: addressOf(event.batchId) }),

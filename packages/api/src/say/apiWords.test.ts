@@ -4,7 +4,7 @@ import { getMetadataStorage, validateSync } from 'class-validator';
 import { plainToInstance } from 'class-transformer';
 import * as api from '../index.js';
 import { fieldFaults } from '../fieldFaults.js';
-import type { RuleContext } from '../shapes/rules.js';
+import type { RuleContext } from '../shapes/ruleContext.js';
 import { API_WORDS } from './apiWords.js';
 import { REFUSAL_WORDS } from './refusalWords.js';
 import { RULE_WORDS } from './ruleWords.js';

@@ -148,6 +148,9 @@ export const REFUSAL_WORDS = {
   'items-over': 'there are more than {most, number, n}',
   'not-as-written': 'it is not as we write it',
   'whole-document': 'the document',
+  // What the calendar outside says.
+  'log-in-house': 'Log it in the house: only what is logged there counts.',
+  'job-done': 'Done: {title}, {code}',
 } as const;
 
 /** Says why the house refuses something. */

@@ -1,5 +1,5 @@
 import { speaker, type Message, type Speaker } from '@bunkhouse/core';
-import type { RuleContext } from '../shapes/rules.js';
+import type { RuleContext } from '../shapes/ruleContext.js';
 
 /** What a request must be, by the code of each rule. Quantities stand in places, in which whoever reads sees their own units. */
 export const RULE_WORDS = {

@@ -1,7 +1,7 @@
 import { getMetadataStorage } from 'class-validator';
 import type { ValidationMetadata } from 'class-validator/types/metadata/ValidationMetadata.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import type { RuleContext, Shape } from '../shapes/rules.js';
+import type { RuleContext, Shape } from '../shapes/ruleContext.js';
 
 /** JSON Schema 2020-12, which is that of OpenAPI 3.1. */
 export interface Schema {

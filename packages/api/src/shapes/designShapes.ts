@@ -2,7 +2,8 @@ import { PRODUCTS, RULE_SET_IDS, type BatchDesign, type DesignChanges, type Scho
 import { DiffusivityShape, EquilibriumShape, PERCENT, PumpAndCoverShape, RuleSetShape, CureMixShape } from './cureShapes.js';
 import { PieceShape } from './pieceShapes.js';
 import { CELSIUS, MOST_PHASES, ProgramPhaseShape } from './programShapes.js';
-import { Amount, ByName, Either, Instant, MayBe, Part, Parts, Word, YesNo, type Bounds, type RuleContext } from './rules.js';
+import { Amount, ByName, Either, Instant, MayBe, Part, Parts, Word, YesNo, type Bounds } from './rules.js';
+import type { RuleContext } from './ruleContext.js';
 
 const DAYS: Bounds = { min: 0.5, max: 60 };
 /** Instants by steps, stores by what is held in them. */

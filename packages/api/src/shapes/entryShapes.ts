@@ -15,7 +15,8 @@ import {
 import { DesignChangesShape } from './designShapes.js';
 import { GRAMS } from './pieceShapes.js';
 import { CELSIUS } from './programShapes.js';
-import { Amount, Amounts, ByName, Count, Either, Id, Instant, MayBe, Part, Parts, Text, Word, YesNo, type RuleContext } from './rules.js';
+import { Amount, Amounts, ByName, Count, Either, Id, Instant, MayBe, Part, Parts, Text, Word, YesNo } from './rules.js';
+import type { RuleContext } from './ruleContext.js';
 
 const PIECE = /^[A-Za-z0-9]+$/;
 const CODE = { pattern: PIECE, description: 'a piece by its code' };

@@ -21,8 +21,8 @@ import {
   validateSync,
 } from 'class-validator';
 import { plainToInstance } from 'class-transformer';
-import type { Message } from '@bunkhouse/core';
 import { isInstant } from '../isInstant.js';
+import type { RuleContext, Shape } from './ruleContext.js';
 
 /**
  * Rules for what is kept and sent, one line a property. They are class-validator's; what a schema says beside them (a unit, which class stands
@@ -31,31 +31,6 @@ import { isInstant } from '../isInstant.js';
 
 /** A rule at a property that holds a `V`: the compiler refuses it at one of another type. */
 export type Rule<V> = <Key extends string>(target: { [P in Key]?: V | null }, key: Key) => void;
-export type Shape<T> = new () => T;
-
-/** What a rule tells the schema. */
-export interface RuleContext {
-  /** what is said where it does not hold, by code */
-  said?: Message;
-  description?: string;
-  /** the class that stands there */
-  part?: () => Shape<object>;
-  /** the classes one of which stands there, and the property by which they differ, if one does */
-  parts?: () => readonly Shape<object>[];
-  by?: string;
-  /** what the names and values of a list by name are */
-  names?: string;
-  values?: Readonly<Record<string, unknown>>;
-  most?: number;
-  count?: number;
-  /** null may stand there */
-  orNull?: true;
-  /** it is more than this, and not as much */
-  above?: number;
-  /** a whole day, or bytes in base64 */
-  format?: string;
-  encoding?: string;
-}
 
 const all =
   <V>(...rules: PropertyDecorator[]): Rule<V> =>

@@ -1,4 +1,5 @@
 import { LIMIT_C } from '../safety/fahrenheit.js';
+import { asWritten } from '../say/asWritten.js';
 import { bookSays } from '../say/english/book.js';
 import type { Message } from '../say/message.js';
 import { productOf } from '../products/product.js';
@@ -12,7 +13,7 @@ export interface PackLabel {
   name: string;
   code: string;
   /** in falling order of weight */
-  ingredients: string[];
+  ingredients: Message[];
   /** one sentence each */
   keeping: Message[];
   /** days that it usually keeps, sealed in the refrigerator: a cautious default, for the cook to change */
@@ -30,18 +31,18 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
   const pulled = sum(facts.pulledG);
   const isCured = design.nitritePpm > 0;
   const share = (percent: number) => (percent / 100) * green;
-  const parts: { name: string; g: number }[] = [
-    { name: product.meat, g: green },
-    { name: 'water', g: Math.max(0, pulled - green) },
-    { name: 'salt', g: share(figures.salt.value) },
-    { name: 'sugar', g: share(design.sugarPercent) },
-    ...(record.process.usual.spices ?? []).map(({ name, gPerKg }) => ({ name: plain(name), g: (gPerKg * green) / 1000 })),
-    ...(isCured ? [{ name: 'sodium nitrite (preservative)', g: (figures.nitrite.applies.value * green) / 1e6 }] : []),
+  const parts: { said: Message; g: number }[] = [
+    { said: bookSays(`meat-${product.meat}`), g: green },
+    { said: bookSays('has-water'), g: Math.max(0, pulled - green) },
+    { said: bookSays('has-salt'), g: share(figures.salt.value) },
+    { said: bookSays('has-sugar'), g: share(design.sugarPercent) },
+    ...(record.process.usual.spices ?? []).map(({ name, gPerKg }) => ({ said: asWritten(plain(name)), g: (gPerKg * green) / 1000 })),
+    ...(isCured ? [{ said: bookSays('has-nitrite'), g: (figures.nitrite.applies.value * green) / 1e6 }] : []),
     ...(facts.brines.some(({ acceleratorG = 0 }) => acceleratorG > 0)
-      ? [{ name: 'sodium ascorbate or erythorbate (antioxidant)', g: ((design.acceleratorPpm ?? 0) * green) / 1e6 }]
+      ? [{ said: bookSays('has-ascorbate'), g: ((design.acceleratorPpm ?? 0) * green) / 1e6 }]
       : []),
     ...(isCured && design.cure.nitratePercent > 0
-      ? [{ name: 'sodium nitrate (preservative)', g: (figures.nitrite.applies.value * green * design.cure.nitratePercent) / design.cure.nitritePercent / 1e6 }]
+      ? [{ said: bookSays('has-nitrate'), g: (figures.nitrite.applies.value * green * design.cure.nitratePercent) / design.cure.nitritePercent / 1e6 }]
       : []),
   ];
   const released = pieceReleases(record, state, state.endedAt ?? Infinity, channels);
@@ -54,7 +55,7 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
     ingredients: parts
       .filter(({ g }) => g > 0)
       .sort((a, b) => b.g - a.g)
-      .map(({ name }) => name),
+      .map(({ said }) => said),
     keeping: [
       bookSays('keep-cold', { mostC: LIMIT_C.cold }),
       bookSays(isCooked ? 'fully-cooked' : 'cook-first'),

@@ -2,6 +2,7 @@ import { HOUR_MS, DAY_MS, MINUTE_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { bathOf, bathSetC, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
 import { thicknessMm } from '../section/section.js';
+import { nameSaid } from '../say/english/names.js';
 import { checkSays } from '../say/english/check.js';
 import { asWritten } from '../say/asWritten.js';
 import type { Message } from '../say/message.js';
@@ -185,7 +186,9 @@ function valueFaults(
   const wrong = [...known].flatMap(([name, input]): EntryFault[] => {
     const value = Object.hasOwn(values, name) ? values[name] : undefined;
     const label =
-      name.includes(':') && pieces.length > 1 ? checkSays('of-piece', { input: input.label, piece: name.split(':')[1] ?? '' }) : asWritten(input.label);
+      name.includes(':') && pieces.length > 1
+        ? checkSays('of-piece', { input: nameSaid(input.label), piece: name.split(':')[1] ?? '' })
+        : nameSaid(input.label);
     const fault = inputFault(input, label, value, isReadOfEach(input, pieces));
     if (fault !== null) return [faultAt(`values.${name}`, fault)];
     if (input.kind !== 'temperature' || typeof value !== 'number') return [];

@@ -82,6 +82,15 @@ function formatOf(template: string, reader: Reader): IntlMessageFormat {
 const named = <Name extends string>(names: readonly Name[]) => Object.fromEntries(names.map((name) => [name, { style: name }]));
 const PLACES = { number: named(QUANTITY_STYLES), time: named(INSTANT_STYLES) } as unknown as Partial<Formats>;
 
+/** Made once: making one costs as much as a thousand sentences. */
+const rules = new Map<string, Intl.PluralRules>();
+function pluralRules(locale: string, options: Intl.PluralRulesOptions = {}): Intl.PluralRules {
+  const key = `${locale} ${options.type ?? ''}`;
+  const made = rules.get(key) ?? new Intl.PluralRules(locale, options);
+  rules.set(key, made);
+  return made;
+}
+
 /** The places of a template are written by us, in the words of the reader; what is singular and what plural the language says. */
 const writersFor = (reader: Reader): Formatters =>
   ({
@@ -90,5 +99,5 @@ const writersFor = (reader: Reader): Formatters =>
       format: (value: number) => writtenQuantity(value, place?.style ?? 'n', reader),
     }),
     getDateTimeFormat: (_locale: string, place: { style: InstantStyle }) => ({ format: (at: number) => writtenInstant(at, place.style, reader) }),
-    getPluralRules: (locale: string, options?: Intl.PluralRulesOptions) => new Intl.PluralRules(locale, options),
+    getPluralRules: pluralRules,
   }) as unknown as Formatters;

@@ -1,5 +1,5 @@
-import { BATCH_RULE_SETS, requestRules, type BatchRequest } from '@bunkhouse/api';
-import { CURE_1, NO_CURE, PUMP_ABOVE_MM, RULE_SETS, USUAL_STRONG_PERCENT, usualWaterG, type Process, type School } from '@bunkhouse/core';
+import { requestRules, type BatchRequest } from '@bunkhouse/api';
+import { RULE_SET_IDS, CURE_1, NO_CURE, PUMP_ABOVE_MM, RULE_SETS, USUAL_STRONG_PERCENT, usualWaterG, type Process, type School } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { Choice } from '../../shell/Choice';
@@ -167,7 +167,7 @@ function RulesAndTarget() {
         <label className="field">
           <span className="label">Whose rules</span>
           <select className="box" value={ruleSet} onChange={(event) => chooseRules(event.target.value as BatchRequest['ruleSet'])}>
-            {BATCH_RULE_SETS.map((id) => (
+            {RULE_SET_IDS.map((id) => (
               <option key={id} value={id}>
                 {id === 'house' ? 'House rules' : RULE_SETS[id].name}
               </option>

@@ -79,7 +79,7 @@ function LabelSheet({ batch }: { batch: Batch }) {
           : Array.from({ length: count }, (_, i) => (
               <section key={i} className="stick">
                 <b>{label.name}</b>
-                <p>Ingredients: {label.ingredients.join(', ')}.</p>
+                <p>Ingredients: {label.ingredients.map(say).join(', ')}.</p>
                 <p className="stick-weight">{each === null ? 'Net weight ________' : `Net weight ${inWords(each, 'mass', preferences)}`}</p>
                 <p>
                   Batch {label.code}, pack {i + 1} of {digits(count, 0)}

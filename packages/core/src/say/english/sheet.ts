@@ -55,7 +55,6 @@ export const SHEET_WORDS = {
   'pump-more': 'Pump again: {moreG, number, g} more brings it to {percent, number, percent1}.',
   'pumped-more': 'More than planned. Drain {moreG, number, g}, weigh again, and plan a longer soak.',
   'pumped-as-planned': 'As planned, within a fifth.',
-  'salt-egg-floats': 'Salt, until an egg floats',
 } as const;
 
 export const sheetSays: Speaker<typeof SHEET_WORDS> = speaker(SHEET_WORDS);
