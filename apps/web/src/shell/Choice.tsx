@@ -11,7 +11,8 @@ export function Choice<V extends string>({
 }: {
   label: string;
   value: V;
-  options: Record<V, string>;
+  /** in this order; numbers as names would be sorted, and stand in pairs */
+  options: Record<V, string> | readonly (readonly [V, string])[];
   onChange: (value: V) => void;
   /** the label is read aloud only */
   quiet?: boolean;
@@ -26,7 +27,7 @@ export function Choice<V extends string>({
         aria-label={label}
         onChange={(_event, chosen: V | null) => chosen !== null && onChange(chosen)}
       >
-        {(Object.entries(options) as [V, string][]).map(([key, word]) => (
+        {(Array.isArray(options) ? (options as [V, string][]) : (Object.entries(options) as [V, string][])).map(([key, word]) => (
           <ToggleButton key={key} value={key}>
             {word}
           </ToggleButton>

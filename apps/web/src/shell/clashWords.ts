@@ -117,7 +117,7 @@ export function proposalWords(
   const stores = storesWords(proposal.stores, resources);
   const solves = proposal.solves === 1 ? '' : ` ${proposal.solves} clashes fewer.`;
   const still = proposal.moves.length === 0 ? 'nothing moves; ' : '';
-  const days = variant?.cureDays === undefined || cureDays === undefined ? '' : `${variant.cureDays} days of cure instead of ${Number(cureDays.toFixed(1))}; `;
+  const days = variant?.cureDays === undefined || cureDays === undefined ? '' : `${variant.cureDays} days of cure instead of ${fewDigits(cureDays, 1)}; `;
   const title = {
     hours: `Move ${code}`,
     stores: `${code} in ${[...new Set(Object.values(proposal.stores))].map((id) => nameOf(id, resources)).join(', ')}`,

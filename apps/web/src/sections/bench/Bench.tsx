@@ -6,7 +6,7 @@ import { Choice } from '../../shell/Choice';
 import { Glyph } from '../../shell/glyphs';
 import { usePreferences } from '../../shell/preferences';
 import { digits } from '../../shell/quantities';
-import { Sentences } from '../../shell/reader';
+import { Sentences, useSay } from '../../shell/reader';
 import { Answer } from './Answer';
 import { HaveForm } from './HaveForm';
 import { sheetText, sheetTitle } from './sheetText';
@@ -22,6 +22,7 @@ const SENTENCES = { ...ENGLISH, ...PASTED_WORDS, ...SHEET_WORDS };
 
 /** The calculator beside the tub: what is wanted, or what somebody else wrote, worked out at every key. */
 export function Bench() {
+  const preferences = usePreferences();
   const [sheet, change] = useSheet();
   const [params] = useSearchParams();
   const shown = useDeferredValue(sheet);
@@ -54,7 +55,7 @@ export function Bench() {
             <SheetActions worked={worked} sheet={shown} />
           </div>
           <div className="bench-form">{sheet.door === 'want' || worked.read === null ? <WantForm /> : <HaveForm read={worked.read} />}</div>
-          <p className="print-only head">{sheetTitle(shown)}</p>
+          <p className="print-only head">{sheetTitle(shown, preferences)}</p>
           <Peek worked={worked} />
           <div className="bench-answer" id="answer">
             <Answer sheet={shown} worked={worked} change={change} />
@@ -88,7 +89,9 @@ const PEEK_WORDS = { ok: 'between floor and limit', over: 'over the limit', unde
 
 /** Print, copy, and the one filled button: start a batch with it. */
 function SheetActions({ sheet, worked }: { sheet: Parameters<typeof toBatch>[0]; worked: ReturnType<typeof workOut> }) {
-  const { name } = usePreferences();
+  const preferences = usePreferences();
+  const { name } = preferences;
+  const say = useSay();
   const navigate = useNavigate();
   const [said, setSaid] = useState('');
   const recipe = 'value' in worked.recipe ? worked.recipe.value : null;
@@ -100,7 +103,7 @@ function SheetActions({ sheet, worked }: { sheet: Parameters<typeof toBatch>[0];
   };
   const copy = async () => {
     if (recipe === null) return;
-    const went = await copyText(sheetText(sheet, recipe));
+    const went = await copyText(sheetText(sheet, recipe, preferences, say));
     setSaid(went ? 'Copied.' : 'This browser does not let it be copied. Print it instead.');
   };
   return (

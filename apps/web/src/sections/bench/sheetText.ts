@@ -1,28 +1,31 @@
-import { cureMixOf, type BenchSheet, type RecipeLine, type WorkedRecipe } from '@bunkhouse/core';
-import { digits } from '../../shell/quantities';
-import { PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
+import { cureMixOf, type BenchSheet, type Message, type RecipeLine, type WorkedRecipe } from '@bunkhouse/core';
+import type { Preferences } from '../../shell/preferences';
+import { digits, inWords } from '../../shell/quantities';
+import { cureName, PRODUCT_NAMES, SCHOOL_WORDS } from '../../shell/tradeWords';
 import { USE_WORDS } from './words';
 
+type Shown = Pick<Preferences, 'system' | 'temperature'>;
+
 /** What stands over a printed or copied sheet. */
-export const sheetTitle = (sheet: BenchSheet): string =>
+export const sheetTitle = (sheet: BenchSheet, shown: Shown): string =>
   [
     PRODUCT_NAMES[sheet.product],
-    `${digits(sheet.greenG, 0)} g of meat`,
+    `${inWords(sheet.greenG, 'mass', shown)} of meat`,
     (sheet.door === 'want' ? SCHOOL_WORDS[sheet.school][0] : USE_WORDS[sheet.use]).toLowerCase(),
     ...(sheet.door === 'want' && sheet.school !== 'dryRub' ? [`${digits(sheet.days, 1)} days`] : []),
   ].join(', ');
 
-/** A sheet as plain text: to paste into a message, or onto the wall. In grams, which every scale has. */
-export function sheetText(sheet: BenchSheet, { audit, lines, coverLines }: WorkedRecipe): string {
-  const { applies, judgement, because } = audit.nitrite;
+/** A sheet as plain text, in the units of its reader: to paste into a message, or onto the wall. */
+export function sheetText(sheet: BenchSheet, { audit, lines, coverLines }: WorkedRecipe, shown: Shown, say: (message: Message) => string): string {
+  const { applies, judgement, why } = audit.nitrite;
   const rows = (of: readonly RecipeLine[], from: number) =>
     of.map((line, i) => {
       const grams = audit.grams[from + i];
       const fine = cureMixOf(line.ingredient, [sheet.cure]) !== null;
-      return `${(line.name ?? line.ingredient).padEnd(24)} ${(grams?.value ?? 0).toFixed(fine ? 1 : 0).padStart(8)} g`;
+      return `${cureName(line.name ?? line.ingredient).padEnd(24)} ${inWords(grams?.value ?? 0, fine ? 'smallMass' : 'mass', shown).padStart(10)}`;
     });
   return [
-    sheetTitle(sheet),
+    sheetTitle(sheet, shown),
     '',
     ...(coverLines === null ? [] : ['Pump pickle']),
     ...rows(lines, 0),
@@ -30,10 +33,10 @@ export function sheetText(sheet: BenchSheet, { audit, lines, coverLines }: Worke
     '',
     ...(audit.strength === null
       ? []
-      : [`Strength ${audit.strength.saltPercent.value.toFixed(1)} % salt, ${digits(audit.strength.salometer ?? 100, 0)} ° salometer`]),
-    `Ingoing nitrite ${applies.value.toFixed(1)} ppm (${applies.low.toFixed(1)} to ${applies.high.toFixed(1)}), ${applies.label.toLowerCase()}; floor ${judgement.floor}, limit ${judgement.limit}`,
-    because,
-    ...audit.findings.map((finding) => `${finding.level === 'stop' ? 'STOP' : finding.level === 'warn' ? 'CAUTION' : 'Note'}: ${finding.message}`),
+      : [`Strength ${digits(audit.strength.saltPercent.value, 1)} % salt, ${digits(audit.strength.salometer ?? 100, 0)} ° salometer`]),
+    `Ingoing nitrite ${digits(applies.value, 1)} ppm (${digits(applies.low, 1)} to ${digits(applies.high, 1)}), ${say(applies.said.label).toLowerCase()}; floor ${digits(judgement.floor, 0)}, limit ${digits(judgement.limit, 0)}`,
+    say(why),
+    ...audit.findings.map((finding) => `${finding.level === 'stop' ? 'STOP' : finding.level === 'warn' ? 'CAUTION' : 'Note'}: ${say(finding)}`),
     '',
     'Computed. Your local food code, your inspector and the label of your cure decide.',
   ].join('\n');

@@ -1,5 +1,20 @@
 import { toDesign } from '@bunkhouse/api';
-import { CURING_SALT_06, planBatch, processFor, READY_MIX, readRecipe, usualSheet, workOut, type BenchSheet, type WorkedRecipe } from '@bunkhouse/core';
+import {
+  ENGLISH,
+  PASTED_WORDS,
+  PLAIN,
+  SHEET_WORDS,
+  CURING_SALT_06,
+  planBatch,
+  processFor,
+  READY_MIX,
+  readRecipe,
+  usualSheet,
+  workOut,
+  type BenchSheet,
+  type WorkedRecipe,
+} from '@bunkhouse/core';
+import { sayTo } from '@bunkhouse/words';
 import { correctedText, sheetText } from './sheetText';
 import { toBatch } from './toBatch';
 
@@ -98,8 +113,12 @@ describe('starting a batch from a sheet', () => {
 describe('the sheet as text', () => {
   test('holds every weight, the figure that applies and the caution', () => {
     const sheet = usualSheet('ham-bone-in');
-    const text = sheetText(sheet, recipeOf(sheet));
+    const text = sheetText(sheet, recipeOf(sheet), { system: 'metric', temperature: 'C' }, ({ message }) => message);
     for (const word of ['Pump pickle', 'Cover brine', 'Cure #1', 'Ingoing nitrite 150.0 ppm', 'limit 200', 'inspector']) expect(text).toContain(word);
     expect(text).not.toMatch(/NaN|undefined/);
+    const american = { system: 'us', temperature: 'F' } as const;
+    const inPounds = sheetText(sheet, recipeOf(sheet), american, sayTo({ ...PLAIN, ...american }, { ...ENGLISH, ...SHEET_WORDS, ...PASTED_WORDS }));
+    expect(inPounds).toMatch(/ lb of meat/);
+    expect(inPounds).not.toMatch(/\d g\b|°C/);
   });
 });

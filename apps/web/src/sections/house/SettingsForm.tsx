@@ -55,10 +55,18 @@ export function SettingsForm({ house }: { house: HouseResponse }) {
           </div>
           <p className="note">For devices where nobody chose otherwise.</p>
           <div className="pair">
-            <Choice label="Numbers" value={settings.decimal} options={{ point: '3.5 %', comma: '3,5 %' }} onChange={(decimal) => set({ decimal })} />
             <Choice label="Days" value={settings.dates} options={{ dayFirst: '17 Oct', monthFirst: 'Oct 17' }} onChange={(dates) => set({ dates })} />
-            <Choice label="Hours" value={settings.clock} options={{ '24': '15:30', '12': '3:30 pm' }} onChange={(clock) => set({ clock })} />
+            <Choice
+              label="Hours"
+              value={settings.clock}
+              options={[
+                ['24', '15:30'],
+                ['12', '3:30 pm'],
+              ]}
+              onChange={(clock) => set({ clock })}
+            />
           </div>
+          <Choice label="Numbers" value={settings.decimal} options={{ point: '3.5 %', comma: '3,5 %' }} onChange={(decimal) => set({ decimal })} />
           <NumberField
             label="A tablet of the crew locks after"
             sign="min"
