@@ -104,4 +104,31 @@ test('a house that reads °F, pounds, commas, months first and twelve hours find
     if (faults.length > 0) found[screen] = [...new Set([...(found[screen] ?? []), ...faults])];
   }
   expect(found).toEqual({});
+
+  // What is printed of the Bench, under a head of its own.
+  await page.goto(`/bench?${spoons.toString()}`);
+  await page.getByRole('heading').first().waitFor();
+  await page.emulateMedia({ media: 'print' });
+  await page.waitForTimeout(SETTLED_MS);
+  expect(faultsIn(await linesOf(page))).toEqual([]);
+  await page.emulateMedia({ media: 'screen' });
+
+  // What a form finds wrong as it is typed.
+  await page.goto('/new');
+  for (const [label, value] of [
+    ['Weight', '0,1'],
+    ['Length', '0,5'],
+    ['Salt, of meat and water', '0,1'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).first().fill(value);
+  await expect(page.getByText('Less than 0,22 lb is no piece to cure. Look at the unit.')).toBeVisible();
+  expect(faultsIn(await linesOf(page))).toEqual([]);
+
+  // What comes as a file.
+  await page.goto('/ledger');
+  const href = await page.getByRole('link', { name: 'Save as CSV' }).getAttribute('href');
+  const [head = '', first = ''] = (await (await request.get(href ?? '')).text()).split('\r\n');
+  expect(head.split(';')).toEqual(expect.arrayContaining(['green_lb', 'thickness_in', 'core_f', 'materials_per_lb']));
+  expect(head).not.toMatch(/_(g|kg|mm|c)\b/);
+  expect(first).toMatch(/;\d+,\d+;/);
 });
