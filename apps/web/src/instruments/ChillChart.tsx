@@ -7,6 +7,7 @@ import { inWords } from '../shell/quantities';
 import { clockTime } from '../shell/times';
 import { TemperatureAxis } from './TemperatureAxis';
 import { useWidth } from './useWidth';
+import { bandBetween, curveThrough } from './paths';
 
 const HEIGHT = 230;
 const INSET = { top: 18, right: 18, bottom: 24, left: 40 };
@@ -40,13 +41,8 @@ export function ChillChart({
   const endS = Math.max(HOUR_S, nowS + HOUR_S / 2, ...posts.map(({ s }) => s + HOUR_S / 3));
   const x = scaleLinear([0, endS], [INSET.left, width - INSET.right]).clamp(true);
   const y = scaleLinear([0, Math.max(70, ...readings.map(({ C }) => C + 4))], [HEIGHT - INSET.bottom, INSET.top]);
-  const line = (course: readonly TimedReading[]) =>
-    course.length === 0
-      ? ''
-      : `M${course
-          .filter(({ s }) => s <= endS)
-          .map(({ s, C }) => `${x(s).toFixed(1)} ${y(C).toFixed(1)}`)
-          .join('L')}`;
+  const until = <T extends { s: number }>(course: readonly T[]) => course.filter(({ s }) => s <= endS);
+  const line = (course: readonly TimedReading[]) => curveThrough(until(course), x, y);
   const last = readings.at(-1);
   const hours = Math.floor(endS / HOUR_S);
   const every = Math.max(1, Math.ceil((hours * 62) / width));
@@ -72,20 +68,15 @@ export function ChillChart({
       ))}
       {forecast !== null && forecast.curve.length > 1 && (
         <>
-          <path
-            d={`M${[...forecast.curve.map(({ s, lowC }) => [s, lowC] as const), ...[...forecast.curve].reverse().map(({ s, highC }) => [s, highC] as const)]
-              .filter(([s]) => s <= endS)
-              .map(([s, C]) => `${x(s).toFixed(1)} ${y(C).toFixed(1)}`)
-              .join('L')}Z`}
-            fill={`url(#${hatch})`}
-          />
+          <path d={bandBetween(until(forecast.curve), x, y)} fill={`url(#${hatch})`} />
           <path d={line(forecast.curve)} className="curve forecast" />
         </>
       )}
       {iceBath !== null && iceBath.curve.length > 1 && <path d={line(iceBath.curve)} className="curve ice" />}
       {posts.map(({ s, C, state }) => (
         <g key={C} className={`gate-post ${state}`}>
-          <path d={`M${x(s)} ${INSET.top}V${y(C)}M${x(s) - 9} ${y(C)}H${x(s) + 9}`} />
+          <line x1={x(s)} x2={x(s)} y1={INSET.top} y2={y(C)} />
+          <line x1={x(s) - 9} x2={x(s) + 9} y1={y(C)} y2={y(C)} />
           <text x={x(s) - 6} y={y(C) - 8} textAnchor="end" className="axis strong">
             {inWords(C, 'temperature', preferences, 0)} by {clockTime(offAt + s * 1000)}
           </text>
@@ -93,7 +84,7 @@ export function ChillChart({
       ))}
       <path d={line(readings)} className="curve chill-core" />
       {readings.length < 20 && readings.map(({ s, C }) => <circle key={s} cx={x(s)} cy={y(C)} r={4} className="dot chill-core" />)}
-      <path d={`M${x(nowS)} ${INSET.top}V${HEIGHT - INSET.bottom}`} className="now-line" />
+      <line x1={x(nowS)} x2={x(nowS)} y1={INSET.top} y2={HEIGHT - INSET.bottom} className="now-line" />
     </svg>
   );
 }

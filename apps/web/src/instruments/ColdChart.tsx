@@ -6,6 +6,7 @@ import { inWords } from '../shell/quantities';
 import { TemperatureAxis } from './TemperatureAxis';
 import { useWidth } from './useWidth';
 import { writtenTime } from '../shell/times';
+import { curveThrough } from './paths';
 
 const HEIGHT = 130;
 const INSET = { top: 12, right: 14, bottom: 22, left: 36 };
@@ -43,23 +44,25 @@ export function ColdChart({ startMs, places }: { startMs: number; places: ColdLy
       <TemperatureAxis y={y} ticks={y.ticks(3)} left={INSET.left} right={width - INSET.right} />
       {days.map((day) => (
         <g key={day.valueOf()}>
-          <path d={`M${x((day.valueOf() - startMs) / 1000)} ${INSET.top}V${HEIGHT - INSET.bottom}`} className="grid-line" />
+          <line
+            x1={x((day.valueOf() - startMs) / 1000)}
+            x2={x((day.valueOf() - startMs) / 1000)}
+            y1={INSET.top}
+            y2={HEIGHT - INSET.bottom}
+            className="grid-line"
+          />
           <text x={x((day.valueOf() - startMs) / 1000)} y={HEIGHT - 6} textAnchor="middle" className="axis">
             {writtenTime(day, 'ddd D')}
           </text>
         </g>
       ))}
-      <path d={`M${INSET.left} ${y(COLD_MOST_C)}H${width - INSET.right}`} className="limit" />
+      <line x1={INSET.left} x2={width - INSET.right} y1={y(COLD_MOST_C)} y2={y(COLD_MOST_C)} className="limit" />
       <text x={width - INSET.right} y={y(COLD_MOST_C) - 5} textAnchor="end" className="axis strong">
         at most {inWords(COLD_MOST_C, 'temperature', preferences, 0)}
       </text>
       {places.map(({ hold, readings }) => (
-        <path key={hold} d={line(readings, x, y)} className="air" />
+        <path key={hold} d={curveThrough(readings, x, y, APART_S)} className="air" />
       ))}
     </svg>
   );
-}
-
-function line(readings: ColdLying['places'][number]['readings'], x: (s: number) => number, y: (C: number) => number): string {
-  return readings.map(({ s, C }, i) => `${i > 0 && s - (readings[i - 1]?.s ?? s) <= APART_S ? 'L' : 'M'}${x(s).toFixed(1)} ${y(C).toFixed(1)}`).join('');
 }

@@ -25,8 +25,8 @@ export function ComeUpBar({ clock: { startS, endS, mostS }, nowS, untilS, onAt, 
     <g className="come-up">
       <rect x={x(startS)} y={y} width={width(startS + mostS)} height={8} className="allowed" />
       <rect x={x(startS)} y={y} width={width(startS + tookS)} height={8} className={tookS > mostS ? 'over' : 'taken'} />
-      <path d={`M${x(startS)} ${y - 4}v16`} className="post" />
-      {startS + mostS <= untilS && <path d={`M${x(startS + mostS)} ${y - 4}v16`} className="post" />}
+      <line x1={x(startS)} x2={x(startS)} y1={y - 4} y2={y + 12} className="post" />
+      {startS + mostS <= untilS && <line x1={x(startS + mostS)} x2={x(startS + mostS)} y1={y - 4} y2={y + 12} className="post" />}
       <text x={x(startS)} y={y - 6} className="axis strong">
         Come-up {span(tookS * 1000)}
         {isWide && (

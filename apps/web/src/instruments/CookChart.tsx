@@ -10,6 +10,7 @@ import { ComeUpBar } from './ComeUpBar';
 import { LETHALITY_HEIGHT, LethalityLane } from './LethalityLane';
 import { TemperatureAxis } from './TemperatureAxis';
 import { useWidth } from './useWidth';
+import { bandBetween, curveThrough, diamond, stepsThrough } from './paths';
 
 /** A core as the chart shows it. Times in s after the meat went on. */
 export interface ShownCore {
@@ -70,7 +71,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
   const y = scaleLinear([coldest, hottest], [TOP + PLOT, TOP]);
   const lethalTop = TOP + PLOT + COME_UP;
   const lethalFloor = lethalTop + LETHALITY_HEIGHT;
-  const path = (readings: readonly TimedReading[]) => curve(readings, x, y);
+  const path = (readings: readonly TimedReading[]) => curveThrough(readings, x, y);
   const slowest = slowestCore(cores);
   const floor = lethalFloor + AXIS;
   const hours = hourTicks(onAt, endS, width);
@@ -90,12 +91,15 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
         °{preferences.temperature}
       </text>
       {hours.map(({ s, word }) => (
-        <path key={word + String(s)} d={`M${x(s)} ${TOP}V${TOP + PLOT}M${x(s)} ${lethalTop}V${lethalFloor}`} className="grid-line" />
+        <g key={word + String(s)}>
+          <line x1={x(s)} x2={x(s)} y1={TOP} y2={TOP + PLOT} className="grid-line" />
+          <line x1={x(s)} x2={x(s)} y1={lethalTop} y2={lethalFloor} className="grid-line" />
+        </g>
       ))}
-      <path d={steps(settings, endS, x, y)} className="curve set" />
+      <path d={stepsThrough(settings, endS, x, y)} className="curve set" />
       {targets.map((C) => (
         <g key={C}>
-          <path d={`M${LEFT} ${y(C)}H${width - RIGHT}`} className="target-line" />
+          <line x1={LEFT} x2={width - RIGHT} y1={y(C)} y2={y(C)} className="target-line" />
           <text x={LEFT + 6} y={y(C) - 5} className="axis strong">
             Pull at {inWords(C, 'temperature', preferences, 0)}
           </text>
@@ -103,12 +107,19 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
       ))}
       <path d={path(chamber)} className="curve chamber" />
       {cores.map((core) => (
-        <CoreCurves key={core.piece} core={core} path={path} fan={isOver ? null : fan(core.forecast, x, y)} hatch={hatch} isOver={isOver} />
+        <CoreCurves
+          key={core.piece}
+          core={core}
+          path={path}
+          fan={isOver || core.forecast === null || core.forecast.curve.length < 2 ? null : bandBetween(core.forecast.curve, x, y)}
+          hatch={hatch}
+          isOver={isOver}
+        />
       ))}
       {cores.flatMap((core) =>
         core.checks.map(({ s, lowestC }) => (
           <g key={`${core.piece}${s}`} className="check-mark">
-            <path d={`M${x(s)} ${y(lowestC) - 6}l6 6-6 6-6-6z`} />
+            <polygon points={diamond(x(s), y(lowestC), 6)} />
             <text x={x(s) + (x(s) > width - 130 ? -10 : 10)} y={y(lowestC) + 18} textAnchor={x(s) > width - 130 ? 'end' : 'start'} className="axis strong">
               {temperature(lowestC)} read
             </text>
@@ -146,7 +157,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
       ))}
       {lanes.map(({ act, word, glyph }, i) => (
         <g key={act}>
-          <path d={`M${LEFT} ${floor + i * LANE + 12}H${width - RIGHT}`} className="grid-line" />
+          <line x1={LEFT} x2={width - RIGHT} y1={floor + i * LANE + 12} y2={floor + i * LANE + 12} className="grid-line" />
           <text x={2} y={floor + i * LANE + 16} className="axis strong">
             {word}
           </text>
@@ -164,7 +175,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
       ))}
       {!isOver && (
         <g className="now-post">
-          <path d={`M${x(nowS)} ${TOP - 4}V${lethalFloor}`} className="now-line" />
+          <line x1={x(nowS)} x2={x(nowS)} y1={TOP - 4} y2={lethalFloor} className="now-line" />
           <rect x={x(nowS) - 46} y={2} width={46} height={20} />
           <text x={x(nowS) - 23} y={17} textAnchor="middle">
             {clockTime(onAt + nowS * 1000)}
@@ -217,12 +228,15 @@ function Arrival({ core, x, y, onAt, width, many }: { core: ShownCore; x: Scale;
   if (forecast === null || !Number.isFinite(forecast.etaS) || forecast.curve.length === 0) return null;
   const at = x(forecast.etaS);
   const isRight = at > width - 120;
+  const [low, high] = [x(forecast.lowS), Math.min(width - RIGHT, x(forecast.highS))];
   return (
     <g className="arrival">
-      <path
-        d={`M${x(forecast.lowS)} ${y(targetC) - 6}v12M${Math.min(width - RIGHT, x(forecast.highS))} ${y(targetC) - 6}v12M${x(forecast.lowS)} ${y(targetC)}H${Math.min(width - RIGHT, x(forecast.highS))}`}
-        className="range"
-      />
+      <g className="range">
+        {[low, high].map((end) => (
+          <line key={end} x1={end} x2={end} y1={y(targetC) - 6} y2={y(targetC) + 6} />
+        ))}
+        <line x1={low} x2={high} y1={y(targetC)} y2={y(targetC)} />
+      </g>
       <circle cx={at} cy={y(targetC)} r={5.5} className="ring" />
       <text x={at + (isRight ? -6 : 8)} y={y(targetC) + 26} textAnchor={isRight ? 'end' : 'start'} className="eta">
         {many ? `${piece} ` : ''}
@@ -237,20 +251,6 @@ function lastShown({ nowS, cores, comeUp, isOver }: Pick<CookChartProps, 'nowS' 
   const ends = cores.flatMap(({ forecast }) => (forecast !== null && Number.isFinite(forecast.highS) ? [forecast.highS] : []));
   const allowed = comeUp !== null && comeUp.endS === null ? [comeUp.startS + comeUp.mostS + 600] : [];
   return Math.max(2 * HOUR_S, nowS + HOUR_S, ...ends.map((s) => s + 900), ...allowed);
-}
-
-const curve = (readings: readonly TimedReading[], x: Scale, y: Scale): string =>
-  readings.length === 0 ? '' : `M${readings.map(({ s, C }) => `${x(s).toFixed(1)} ${y(C).toFixed(1)}`).join('L')}`;
-
-function steps(settings: CookChartProps['settings'], endS: number, x: Scale, y: Scale): string {
-  return settings.map(({ fromS, C }, i) => `${i === 0 ? 'M' : 'L'}${x(fromS)} ${y(C)}H${x(Math.min(endS, settings[i + 1]?.fromS ?? endS))}`).join('');
-}
-
-function fan(forecast: CoreForecast | null, x: Scale, y: Scale): string | null {
-  if (forecast === null || forecast.curve.length < 2) return null;
-  const low = forecast.curve.map(({ s, lowC }) => `${x(s).toFixed(1)} ${y(lowC).toFixed(1)}`);
-  const high = [...forecast.curve].reverse().map(({ s, highC }) => `${x(s).toFixed(1)} ${y(highC).toFixed(1)}`);
-  return `M${[...low, ...high].join('L')}Z`;
 }
 
 /** The core that is furthest from its target. */

@@ -5,6 +5,7 @@ import { digits } from '../shell/quantities';
 import type { PullWindows } from '../workers/sectionMessages';
 import { windowWords } from './PullDays';
 import { useWidth } from './useWidth';
+import { lineThrough } from './paths';
 
 interface CureCurveProps {
   timesH: readonly number[];
@@ -45,8 +46,7 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
   const y = scaleLinear([0, most], [HEIGHT - INSET.bottom, INSET.top]).clamp(true);
   const floor = HEIGHT - INSET.bottom;
   const lines = useMemo(() => {
-    const path = (values: readonly number[], at: readonly number[] = timesH) =>
-      `M${values.map((value, i) => `${x(at[i] ?? 0).toFixed(1)} ${y(value).toFixed(1)}`).join('L')}`;
+    const path = (values: readonly number[], at: readonly number[] = timesH) => lineThrough(values.map((value, i) => [x(at[i] ?? 0), y(value)]));
     const held = ghost === undefined ? null : { core: path(ghost.core, ghost.timesH), mean: path(ghost.mean, ghost.timesH) };
     return { core: path(core), mean: path(mean), edge: path(edge), held };
     // The scales follow from the same values.
@@ -82,14 +82,14 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
       ].map(({ atH: markH, word }) =>
         markH === null || markH > end ? null : (
           <g key={word} className={`pull-mark ${word}`}>
-            <path d={`M${x(markH)} ${floor}l-5 8h10z`} />
-            <path d={`M${x(markH)} ${INSET.top}V${floor}`} className="pull-line" />
+            <polygon points={`${x(markH)},${floor} ${x(markH) - 5},${floor + 8} ${x(markH) + 5},${floor + 8}`} />
+            <line x1={x(markH)} x2={x(markH)} y1={INSET.top} y2={floor} className="pull-line" />
           </g>
         ),
       )}
       {y.ticks(4).map((value) => (
         <g key={value}>
-          <path d={`M${INSET.left} ${y(value)}H${width - INSET.right}`} className="grid-line" />
+          <line x1={INSET.left} x2={width - INSET.right} y1={y(value)} y2={y(value)} className="grid-line" />
           <text x={INSET.left - 5} y={y(value) + 4} textAnchor="end" className="axis">
             {digits(value, most < 4 ? 1 : 0)}
           </text>
@@ -109,7 +109,7 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
           {name}
         </text>
       ))}
-      <path d={`M${INSET.left} ${floor}H${width - INSET.right}`} className="axis-line" />
+      <line x1={INSET.left} x2={width - INSET.right} y1={floor} y2={floor} className="axis-line" />
       {dayTicks.map((day) => (
         <text key={day} x={x(day * 24)} y={floor + 15} textAnchor="middle" className="axis">
           {day}
@@ -119,12 +119,12 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
         .filter((mark) => mark.kind !== 'turn' && mark.kind !== 'plate' && mark.kind !== 'soakOut')
         .map((mark) => (
           <g key={`${mark.kind}${mark.atH}`}>
-            <path d={`M${x(mark.atH)} ${INSET.top}V${floor}`} className={`mark-line${mark.done ? ' done' : ''}`} />
+            <line x1={x(mark.atH)} x2={x(mark.atH)} y1={INSET.top} y2={floor} className={`mark-line${mark.done ? ' done' : ''}`} />
           </g>
         ))}
       {rules.map((rule, i) => (
         <g key={rule.name}>
-          <path d={`M${x(Math.min(end, rule.days * 24))} ${floor + 20}v8`} className="rule-mark" />
+          <line x1={x(Math.min(end, rule.days * 24))} x2={x(Math.min(end, rule.days * 24))} y1={floor + 20} y2={floor + 28} className="rule-mark" />
           <text
             x={x(Math.min(end, rule.days * 24)) + (rule.days * 24 > end * 0.8 ? -4 : 4)}
             y={floor + 30 + i * 14}
@@ -137,13 +137,13 @@ export function CureCurve({ timesH, core, mean, edge, unit, marks, windows, rule
       ))}
       {nowH > 0 && nowH < end && (
         <>
-          <path d={`M${x(nowH)} 6V${floor}`} className="now-line" />
+          <line x1={x(nowH)} x2={x(nowH)} y1={6} y2={floor} className="now-line" />
           <text x={x(nowH) + 4} y={13} className="axis now">
             now
           </text>
         </>
       )}
-      <path d={`M${x(atH)} ${INSET.top}V${floor}`} className="at-line" />
+      <line x1={x(atH)} x2={x(atH)} y1={INSET.top} y2={floor} className="at-line" />
       <circle cx={x(atH)} cy={y(mean[sample] ?? 0)} r={4.5} className="dot mean" />
       <circle cx={x(atH)} cy={y(core[sample] ?? 0)} r={4.5} className="dot core" />
       <text x={width - INSET.right} y={HEIGHT - 2} textAnchor="end" className="axis faint">

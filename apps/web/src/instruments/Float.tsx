@@ -74,7 +74,7 @@ export function Float({
         </text>
       </g>
       <path d={`M46 118q8 0 8 8V${HEIGHT - 14}H182V126q0 -8 8 -8`} fill="none" stroke="var(--glass)" strokeWidth={3} />
-      <path d={`M34 ${HEIGHT - 11}H202`} stroke="var(--glass)" strokeWidth={7} />
+      <line x1={34} x2={202} y1={HEIGHT - 11} y2={HEIGHT - 11} stroke="var(--glass)" strokeWidth={7} />
       <path d={`M54 ${SURFACE}H${STEM.x}M${right} ${SURFACE}H182`} stroke="var(--cure)" strokeWidth={2} />
       <path d={`M${WIDTH} ${SURFACE}H${right + 9}l7 -5m-7 5l7 5`} fill="none" stroke="var(--ink)" strokeWidth={2} />
       <text x={WIDTH} y={SURFACE + 34} textAnchor="end" className="float-num">

@@ -1,6 +1,7 @@
 import { lethality, type CoreForecast, type TimedReading } from '@bunkhouse/core';
 import { scaleLinear } from 'd3-scale';
 import { clockTime } from '../shell/times';
+import { areaUnder } from './paths';
 
 export const LETHALITY_HEIGHT = 74;
 /** A little more than done is shown, and no more. */
@@ -29,11 +30,18 @@ export function LethalityLane({ core, isOver, many, onAt, x, untilS, top, left, 
   const y = scaleLinear([0, MOST], [floor, top]).clamp(true);
   const courses = core === null ? null : coursesOf(core.counted, isOver ? null : core.forecast);
   const reached = courses?.reachedAtS ?? null;
+  const under = (course: readonly { s: number; sum: number }[]) =>
+    areaUnder(
+      course,
+      ({ s }) => x(s),
+      ({ sum }) => y(sum),
+      floor,
+    );
   const isRight = reached !== null && x(reached) > right - 134;
   return (
     <g>
       <rect x={left} y={top} width={right - left} height={LETHALITY_HEIGHT} className="lethal-frame" />
-      <path d={`M${left} ${y(1)}H${right}`} className="lethal-done" />
+      <line x1={left} x2={right} y1={y(1)} y2={y(1)} className="lethal-done" />
       <text x={left - 6} y={y(1) + 4} textAnchor="end" className="axis strong">
         1
       </text>
@@ -45,8 +53,8 @@ export function LethalityLane({ core, isOver, many, onAt, x, untilS, top, left, 
       </text>
       {courses !== null && (
         <>
-          <path d={area(courses.counted, x, y, floor)} className="lethal-area" />
-          {courses.coming.length > 1 && <path d={area(courses.coming, x, y, floor)} fill={`url(#${hatch})`} />}
+          <path d={under(courses.counted)} className="lethal-area" />
+          {courses.coming.length > 1 && <path d={under(courses.coming)} fill={`url(#${hatch})`} />}
         </>
       )}
       {courses !== null && reached !== null && reached <= untilS && (
@@ -61,11 +69,6 @@ export function LethalityLane({ core, isOver, many, onAt, x, untilS, top, left, 
     </g>
   );
 }
-
-const area = (course: readonly { s: number; sum: number }[], x: (s: number) => number, y: (sum: number) => number, floor: number): string =>
-  course.length < 2
-    ? ''
-    : `M${x(course[0]?.s ?? 0)} ${floor}L${course.map(({ s, sum }) => `${x(s).toFixed(1)} ${y(sum).toFixed(1)}`).join('L')}L${x(course.at(-1)?.s ?? 0)} ${floor}Z`;
 
 /** The sum as counted, and as it goes on if the forecast is right. */
 function coursesOf(counted: readonly TimedReading[], forecast: CoreForecast | null) {

@@ -32,8 +32,11 @@ export function NeedleMap({ map, section, lengthMm, mLPerSite }: { map: PumpMap;
       )}
       {map.section.map((site) => (
         <g key={`${site.xMm} ${site.entryYMm}`}>
-          <path
-            d={`M${centre.x + site.xMm * perMm} ${centre.y - site.entryYMm * perMm}V${centre.y - site.tipYMm * perMm}`}
+          <line
+            x1={centre.x + site.xMm * perMm}
+            x2={centre.x + site.xMm * perMm}
+            y1={centre.y - site.entryYMm * perMm}
+            y2={centre.y - site.tipYMm * perMm}
             stroke={site.atBone ? 'var(--ink)' : 'var(--cure)'}
             strokeWidth={site.atBone ? 3 : 2}
           />

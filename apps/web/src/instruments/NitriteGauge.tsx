@@ -95,7 +95,7 @@ function Band({ nitrite: { applies, judgement }, target, open }: { nitrite: Nitr
     >
       <defs>
         <pattern id={`${id}-under`} width={5} height={TRACK.height} patternUnits="userSpaceOnUse">
-          <path d={`M1 0V${TRACK.height}`} stroke="var(--hair-2)" strokeWidth={1} />
+          <line x1={1} x2={1} y1={0} y2={TRACK.height} stroke="var(--hair-2)" strokeWidth={1} />
         </pattern>
         <pattern id={`${id}-over`} width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0V7" stroke="var(--danger)" strokeWidth={2.4} />
@@ -105,8 +105,8 @@ function Band({ nitrite: { applies, judgement }, target, open }: { nitrite: Nitr
       <rect x={x(floor)} y={TRACK.top} width={Math.max(0, x(limit) - x(floor))} height={TRACK.height} fill="var(--nitrite-wash)" />
       <rect x={x(limit)} y={TRACK.top} width={end - x(limit)} height={TRACK.height} fill={`url(#${id}-over)`} />
       <rect x={INSET} y={TRACK.top} width={end - INSET} height={TRACK.height} fill="none" stroke="var(--hair)" />
-      <path d={`M${x(floor)} ${TRACK.top - 4}V${bottom + 5}`} stroke="var(--ink)" strokeWidth={2} />
-      <path d={`M${x(limit)} ${TRACK.top - 4}V${bottom + 5}`} stroke="var(--danger)" strokeWidth={3} />
+      <line x1={x(floor)} x2={x(floor)} y1={TRACK.top - 4} y2={bottom + 5} stroke="var(--ink)" strokeWidth={2} />
+      <line x1={x(limit)} x2={x(limit)} y1={TRACK.top - 4} y2={bottom + 5} stroke="var(--danger)" strokeWidth={3} />
       <rect
         x={x(applies.low)}
         y={TRACK.top + 7}
@@ -115,9 +115,23 @@ function Band({ nitrite: { applies, judgement }, target, open }: { nitrite: Nitr
         fill="var(--nitrite)"
         opacity={0.45}
       />
-      <path d={`M${x(applies.low)} ${TRACK.top + 3}V${bottom - 3}M${x(applies.high)} ${TRACK.top + 3}V${bottom - 3}`} stroke="var(--nitrite)" strokeWidth={2} />
-      {!open && <path d={`M${at} ${bottom}V${TRACK.top}l-6 -9h12l-6 9`} fill="var(--nitrite)" stroke="var(--nitrite)" strokeWidth={2.5} />}
-      <path d={`M${x(target)} ${bottom + 3}l5 6-5 6-5-6z`} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.6} />
+      {[applies.low, applies.high].map((end, i) => (
+        <line key={i} x1={x(end)} x2={x(end)} y1={TRACK.top + 3} y2={bottom - 3} stroke="var(--nitrite)" strokeWidth={2} />
+      ))}
+      {!open && (
+        <polygon
+          points={`${at},${bottom} ${at},${TRACK.top} ${at - 6},${TRACK.top - 9} ${at + 6},${TRACK.top - 9} ${at},${TRACK.top}`}
+          fill="var(--nitrite)"
+          stroke="var(--nitrite)"
+          strokeWidth={2.5}
+        />
+      )}
+      <polygon
+        points={`${x(target)},${bottom + 3} ${x(target) + 5},${bottom + 9} ${x(target)},${bottom + 15} ${x(target) - 5},${bottom + 9}`}
+        fill="var(--panel)"
+        stroke="var(--ink)"
+        strokeWidth={1.6}
+      />
       {!open && (
         <text x={Math.min(Math.max(at, 22), WIDTH - 22)} y={22} textAnchor="middle" className="needle">
           {digits(applies.value, closeToBound({ applies, judgement } as NitriteFigures) ? 1 : 0)}

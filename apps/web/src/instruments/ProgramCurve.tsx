@@ -74,7 +74,7 @@ export function ProgramCurve({ program, present, onChange }: { program: CookProg
         return (
           <g key={i} className={`phase${i === present ? ' present' : ''}${smoke ? ' smoked' : ''}`}>
             <rect x={x(fromMin)} y={y(chamberC)} width={Math.max(0, x(toMin) - x(fromMin))} height={HEIGHT - INSET.bottom - y(chamberC)} />
-            <path d={`M${x(fromMin)} ${y(chamberC)}H${x(toMin)}`} className="set-line" />
+            <line x1={x(fromMin)} x2={x(toMin)} y1={y(chamberC)} y2={y(chamberC)} className="set-line" />
             {x(toMin) - x(fromMin) > 56 && (
               <text
                 x={(x(fromMin) + x(toMin)) / 2}
@@ -123,7 +123,7 @@ export function ProgramCurve({ program, present, onChange }: { program: CookProg
                   onKeyDown={byKeys((steps) => end(i, untilMin + steps * STEP_MIN))}
                 >
                   <rect x={x(toMin) - 22} y={HEIGHT - INSET.bottom - 30} width={44} height={44} className="hit" />
-                  <path d={`M${x(toMin)} ${INSET.top}V${HEIGHT - INSET.bottom}`} className="end-line" />
+                  <line x1={x(toMin)} x2={x(toMin)} y1={INSET.top} y2={HEIGHT - INSET.bottom} className="end-line" />
                   <rect x={x(toMin) - 5} y={HEIGHT - INSET.bottom - 22} width={10} height={26} className="grip" />
                 </g>
               )}

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { PRODUCT_NAMES } from '../shell/tradeWords';
 import { useWidth } from './useWidth';
 import { decimalSign } from '../shell/language';
+import { lineThrough } from './paths';
 
 export interface ScatterPoint {
   id: string;
@@ -141,7 +142,7 @@ function linePath(points: readonly ScatterPoint[], mean: number, across: Scale, 
   const sorted = [...points].sort((a, b) => a.x - b.x);
   if (sorted.length < mean) return '';
   const middle = sorted.map((_, i) => meanAt(sorted, i, mean));
-  return `M${middle.map((point) => `${across.at(point.x)} ${up.at(point.y)}`).join('L')}`;
+  return lineThrough(middle.map((point) => [across.at(point.x), up.at(point.y)]));
 }
 
 /** The mean of the neighbours of a point, itself in the middle. */

@@ -3,6 +3,7 @@ import { contours, type ContourMultiPolygon } from 'd3-contour';
 import { useId, useMemo } from 'react';
 import { filled, fillPlan, type Depth } from './fillField';
 import { fewDigits } from '../shell/quantities';
+import { ringThrough } from './paths';
 
 interface SectionPictureProps {
   section: Section;
@@ -111,7 +112,7 @@ function Needles({ section, spacingMm, across, scale, w, h }: { section: Section
         const [x, from, to] = [w / 2 + xMm * across, h / 2 - entryYMm * scale, h / 2 - tipYMm * scale];
         return (
           <g key={`${xMm} ${entryYMm}`}>
-            <path d={`M${x} ${from}V${to}`} />
+            <line x1={x} x2={x} y1={from} y2={to} />
             <path d={`M${x - 3} ${to - 3}l6 6m0 -6l-6 6`} />
           </g>
         );
@@ -177,20 +178,21 @@ function drawn(values: number[], steps: readonly number[], frame: Frame): string
   const between = steps.filter((step) => step > least && step <= most);
   const shapes = contours().size([frame.columns, frame.rows]).thresholds(between)(values);
   const { left, top, stepX, stepY, columns, rows } = frame;
-  const whole = `M${left} ${top}h${columns * stepX}v${rows * stepY}h${-columns * stepX}Z`;
+  const [right, bottom] = [left + columns * stepX, top + rows * stepY];
+  const whole = ringThrough([
+    [left, top],
+    [right, top],
+    [right, bottom],
+    [left, bottom],
+  ]);
   return steps.map((step) => {
     const shape = shapes[between.indexOf(step)];
     return step <= least ? whole : shape === undefined ? '' : pathOf(shape, frame);
   });
 }
 
-/** A tenth of the picture’s unit is finer than a pixel. */
-const tenth = (value: number): number => Math.round(value * 10) / 10;
-
 function pathOf({ coordinates }: ContourMultiPolygon, { left, top, stepX, stepY }: Frame): string {
-  return coordinates
-    .flatMap((polygon) => polygon.map((ring) => `M${ring.map(([x = 0, y = 0]) => `${tenth(left + x * stepX)} ${tenth(top + y * stepY)}`).join('L')}Z`))
-    .join('');
+  return coordinates.flatMap((polygon) => polygon.map((ring) => ringThrough(ring.map(([x = 0, y = 0]) => [left + x * stepX, top + y * stepY])))).join('');
 }
 
 /** The one column of a slab, side by side. */

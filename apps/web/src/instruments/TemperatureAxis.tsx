@@ -6,7 +6,7 @@ export function TemperatureAxis({ y, ticks, left, right }: { y: (C: number) => n
   const preferences = usePreferences();
   return ticks.map((C) => (
     <g key={C}>
-      <path d={`M${left} ${y(C)}H${right}`} className="grid-line" />
+      <line x1={left} x2={right} y1={y(C)} y2={y(C)} className="grid-line" />
       <text x={left - 6} y={y(C) + 4} textAnchor="end" className="axis">
         {Math.round(toShown(C, 'temperature', preferences))}
       </text>

@@ -44,7 +44,7 @@ export function TubPicture({ tub, pieceLengthMm, name }: { tub: Tub; pieceLength
           fillOpacity={0.85}
         />
       ))}
-      <path d={`M${x(0)} ${y(shownLevel)}H${x(longMm)}`} stroke="var(--cure)" strokeWidth={2.5} />
+      <line x1={x(0)} x2={x(longMm)} y1={y(shownLevel)} y2={y(shownLevel)} stroke="var(--cure)" strokeWidth={2.5} />
       <path d={`M${x(0)} ${y(container.heightMm)}V${floor}H${x(longMm)}V${y(container.heightMm)}`} fill="none" stroke="var(--ink)" strokeWidth={2.5} />
       <path d={`M${x(longMm) + 4} ${y(Math.min(cover.levelMm, container.heightMm * 1.05))}h10`} stroke="var(--ink)" strokeWidth={2} />
       <text x={x(longMm) + 8} y={Math.max(14, y(Math.min(cover.levelMm, container.heightMm * 1.05)) - 5)} className="axis">

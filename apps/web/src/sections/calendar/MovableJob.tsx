@@ -33,7 +33,10 @@ export function MovableJob({
     void moves.move([{ batch: row.batch, changes, why: `${job.title} to ${writtenTime(when, 'ddd D, HH:mm')}` }]);
   });
   const at = to ?? job.at;
-  if (job.done || small) return <path d={`M${x(job.at)} ${y + (small ? 12 : 9)}v${small ? 3 : 6}`} className={`tick${job.done ? ' done' : ''}`} />;
+  if (job.done || small) {
+    const top = y + (small ? 12 : 9);
+    return <line x1={x(job.at)} x2={x(job.at)} y1={top} y2={top + (small ? 3 : 6)} className={`tick${job.done ? ' done' : ''}`} />;
+  }
   return (
     <g
       className={`job${to === null ? '' : ' lifted'}`}
@@ -45,7 +48,7 @@ export function MovableJob({
       {...handlers}
     >
       <rect x={x(at) - 5} y={y + 3} width={10} height={HIT_HEIGHT} className="hit" pointerEvents={crowded ? 'none' : 'all'} />
-      <path d={`M${x(at)} ${y + 6}v9`} className="tick" />
+      <line x1={x(at)} x2={x(at)} y1={y + 6} y2={y + 15} className="tick" />
       {to !== null && (
         <text x={x(at) + 6} y={y + 12} className="axis now">
           {`${job.title} ${writtenTime(at, 'ddd D, HH:mm')}`}

@@ -14,6 +14,7 @@ import { usePanning } from './usePanning';
 import { endOf, type View } from './useView';
 import { STORE_UNITS, ofStore } from '../../shell/clashWords';
 import { writtenTime } from '../../shell/times';
+import { stepsUnder } from '../../instruments/paths';
 
 const HEAD = 34;
 const ROW = 34;
@@ -84,7 +85,13 @@ export function WeeksPicture({
         ))}
         {Array.from({ length: days }, (_, i) => dayjs(from).add(i, 'day')).map((day) => (
           <g key={day.valueOf()}>
-            <path d={`M${x(day.valueOf())} ${day.day() === 1 ? 0 : HEAD - 12}V${height}`} className={day.day() === 1 ? 'week-line' : 'day-line'} />
+            <line
+              x1={x(day.valueOf())}
+              x2={x(day.valueOf())}
+              y1={day.day() === 1 ? 0 : HEAD - 12}
+              y2={height}
+              className={day.day() === 1 ? 'week-line' : 'day-line'}
+            />
             {(days <= 21 || day.day() === 1) && (
               <text x={x(day.valueOf()) + 4} y={21} className={`axis${day.isSame(now, 'day') ? ' now' : ''}`}>
                 {days <= 21 ? writtenTime(day, width < 1000 ? 'D' : 'ddd D') : writtenTime(day, 'D MMM')}
@@ -96,7 +103,7 @@ export function WeeksPicture({
           const y = HEAD + i * ROW;
           return (
             <g key={row.id}>
-              <path d={`M0 ${y}H${width}`} className="row-line" />
+              <line x1={0} x2={width} y1={y} y2={y} className="row-line" />
               <a
                 href={`/batches/${row.id}`}
                 onClick={(event) => {
@@ -148,7 +155,7 @@ export function WeeksPicture({
               {ghosts
                 ?.filter((ghost) => ghost.batch === row.id && ghost.at >= from && ghost.at <= to)
                 .map((ghost) => (
-                  <path key={ghost.at} d={`M${x(ghost.at)} ${y + 9}v22`} className="moved" />
+                  <line key={ghost.at} x1={x(ghost.at)} x2={x(ghost.at)} y1={y + 9} y2={y + 31} className="moved" />
                 ))}
             </g>
           );
@@ -156,7 +163,7 @@ export function WeeksPicture({
         {full.map((lane, i) => (
           <Lane key={lane.id} {...lane} y={lanes + i * LANE} width={width} place={place} />
         ))}
-        {now > from && now < to && <path d={`M${x(now)} 0V${height}`} className="now-line" />}
+        {now > from && now < to && <line x1={x(now)} x2={x(now)} y1={0} y2={height} className="now-line" />}
       </svg>
     </div>
   );
@@ -187,13 +194,16 @@ function Lane({ name, unit, tint, capacity, use, y, width, place }: LaneOf & { y
   const most = Math.max(0, ...use.map(({ amount }) => amount));
   const scale = (LANE - 20) / Math.max(capacity, most, 1);
   const floor = y + LANE - 4;
-  const path = use
-    .map(({ at, amount }, i) => `${i === 0 ? 'M' : 'L'}${place(at)} ${floor - (use[i - 1]?.amount ?? 0) * scale}L${place(at)} ${floor - amount * scale}`)
-    .join('');
+  const path = stepsUnder(
+    use,
+    ({ at }) => place(at),
+    ({ amount }) => floor - amount * scale,
+    floor,
+  );
   const over = most > capacity;
   return (
     <g>
-      <path d={`M0 ${y}H${width}`} className="week-line" />
+      <line x1={0} x2={width} y1={y} y2={y} className="week-line" />
       <rect x={0} y={y} width={LABELS} height={LANE} className="row-label" />
       <text x={10} y={y + 20} className="code">
         {name}
@@ -201,8 +211,8 @@ function Lane({ name, unit, tint, capacity, use, y, width, place }: LaneOf & { y
       <text x={10} y={y + 42} className={over ? 'over' : 'what'}>
         {`${ofStore(most, unit, preferences)} at most, of ${ofStore(capacity, unit, preferences)}${over ? (unit === 'at once' ? ': too few hands' : ': overfull') : ''}`}
       </text>
-      <path d={`${path}V${floor}H${LABELS}Z`} className={`use is-${tint}`} />
-      <path d={`M${LABELS} ${floor - capacity * scale}H${width}`} className="capacity" />
+      <path d={path} className={`use is-${tint}`} />
+      <line x1={LABELS} x2={width} y1={floor - capacity * scale} y2={floor - capacity * scale} className="capacity" />
     </g>
   );
 }
