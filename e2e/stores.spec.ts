@@ -18,7 +18,7 @@ test('a thermometer is held against ice: what it shows counts as what it truly w
   await page.getByRole('button', { name: `Check ${name}` }).click();
   await page.getByLabel('In ice and water', { exact: true }).fill('7');
   await page.getByRole('button', { name: 'Log the check' }).click();
-  await expect(page.getByText(/7 off 0/)).toBeVisible();
+  await expect(page.getByText(/7\s°C off 0\s°C/)).toBeVisible();
   await page.getByLabel('In ice and water', { exact: true }).fill('1,2');
   await expect(page.getByText(/61.8\s°C counts from now on/)).toBeVisible();
   await page.getByRole('button', { name: 'Log the check' }).click();
@@ -108,8 +108,9 @@ test('a figure leads to its paragraph in the Guide; an exercise is checked, a sl
   await expect(page.getByText('Pellicle', { exact: true })).toBeHidden();
   await page.getByLabel('Find').fill('');
   const practice = page.getByRole('region', { name: 'Practice' });
-  const [, green = '', after = ''] = /weighed (\d+) g green and weighs (\d+) g/.exec((await practice.textContent()) ?? '') ?? [];
-  const percent = (100 * (Number(after) - Number(green))) / Number(green);
+  const [, green = '', after = ''] = /weighed ([\d\s]+) g green and weighs ([\d\s]+) g/.exec((await practice.textContent()) ?? '') ?? [];
+  const grams = (shown: string) => Number(shown.replace(/\s/g, ''));
+  const percent = (100 * (grams(after) - grams(green))) / grams(green);
   await practice.getByLabel(/Your answer/).fill((percent / 100).toFixed(4));
   await practice.getByRole('button', { name: 'Check it' }).click();
   await expect(practice.getByText(/A hundred times off/)).toBeVisible();
