@@ -25,11 +25,11 @@ test('a band closes round its low and its high end; an area stands on its floor,
     { s: 100, lowC: 20, highC: 40 },
   ];
   expect(bandBetween(curve, x, y)).toBe('M0,80L10,60L10,80L0,90Z');
-  const points = [
+  const points: [number, number][] = [
     [0, 5],
     [10, 7],
-  ] as const;
-  const under = (some: typeof points | readonly (typeof points)[0][]) =>
+  ];
+  const under = (some: typeof points) =>
     areaUnder(
       some,
       ([at]) => at,

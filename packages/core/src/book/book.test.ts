@@ -99,7 +99,7 @@ describe('deviations', () => {
     expect(found.map(({ kind, what, reason }) => [kind, what, reason])).toEqual([
       ['gate', 'Pull', 'Only at one end'],
       ['correction', 'Trim and weigh corrected', 'Misread'],
-      ['replanned', 'Plan changed', 'Thicker than thought'],
+      ['replanned', 'Plan changed: 15 days of cure', 'Thicker than thought'],
     ]);
   });
 });

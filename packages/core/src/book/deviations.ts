@@ -6,6 +6,7 @@ import { nameSaid } from '../say/english/names.js';
 import { bookSays } from '../say/english/book.js';
 import type { Message } from '../say/message.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
+import { planSaid } from './planSaid.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
 export interface Deviation {
@@ -51,7 +52,9 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
       case 'withdrawn':
         return deviation('withdrawn', takenBack(entries, entry.replaces, stepOf));
       case 'replanned':
-        return Object.keys(entry.changes).every((name) => PLANNING.includes(name)) ? [] : deviation('replanned', bookSays('dev-replanned'));
+        return Object.keys(entry.changes).every((name) => PLANNING.includes(name))
+          ? []
+          : deviation('replanned', bookSays('dev-replanned', { plan: planSaid(entry.changes, steps) }));
       case 'pit':
         return entry.event.act === 'decided' ? deviation('decided', bookSays('dev-decided', { alarm: entry.event.alarm })) : [];
       case 'pieces':

@@ -1,4 +1,4 @@
-import { inputNames, type LogEntry, type StandingEntry, type StepInput, type StepValues, MINUTE_MS } from '@bunkhouse/core';
+import { planSaid, inputNames, type LogEntry, type StandingEntry, type StepInput, type StepValues, MINUTE_MS } from '@bunkhouse/core';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
@@ -16,6 +16,7 @@ import { LOT_WORDS } from '../../shell/lotWords';
 import { pieceEventTitle } from './pieceWords';
 import { Only } from '../../shell/Only';
 import { nameHere } from '../../shell/here';
+import { useSay } from '../../shell/reader';
 
 /** Everything that was written, the last first. A correction stands beside what it corrects. */
 export function LogPanel({ batch }: { batch: Batch }) {
@@ -90,6 +91,7 @@ function LogLine({
 }) {
   const preferences = usePreferences();
   const now = useNow();
+  const say = useSay();
   const [takingBack, setTakingBack] = useState(false);
   const { record } = batch;
   const replaced = entry.kind === 'correction' || entry.kind === 'withdrawn' ? record.entries.find((other) => other.id === entry.replaces) : undefined;
@@ -106,6 +108,7 @@ function LogLine({
           </span>
         )}
         {'read' in entry && entry.read !== undefined && <small>{readWithWords(entry.read, preferences)}.</small>}
+        {entry.kind === 'replanned' && <span className="values">{say(planSaid(entry.changes, batch.state.steps))}</span>}
         {entry.reason !== undefined && <q>{entry.reason}</q>}
         {superseded && <small>{standing === undefined ? 'Taken back, see above.' : 'Corrected, see above.'}</small>}
         {late && <small>Written down {dayAndTime(entry.recordedAt, now)}.</small>}

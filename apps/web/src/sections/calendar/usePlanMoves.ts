@@ -69,7 +69,7 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
         const entryId = newId();
         const at = new Date(houseTime()).toISOString();
         try {
-          await writeEntry(record.id, { id: entryId, kind: 'replanned', changes: one.changes, reason: one.why, at, by, seen: record.entries.length });
+          await writeEntry(record.id, { id: entryId, kind: 'replanned', changes: one.changes, at, by, seen: record.entries.length });
         } catch (error) {
           await lookAgain(record.id);
           throw error;

@@ -7,7 +7,7 @@ import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
 import { usePreferences, type Preferences } from '../../shell/preferences';
 import { inWords } from '../../shell/quantities';
-import { dayAndTime } from '../../shell/times';
+import { dayAndTime, writtenTime } from '../../shell/times';
 import { useNow } from '../../shell/useNow';
 import { newId } from '../../data/newId';
 import { nameHere } from '../../shell/here';
@@ -70,7 +70,7 @@ function Clash({ own, refusal }: { own: Waiting; refusal: string }) {
     setBusy(true);
     setFault(null);
     try {
-      const reason = `Logged without a connection and not taken: ${said}, ${new Date(own.entry.at).toISOString().slice(0, 16)}Z by ${own.entry.by}. ${own.entry.reason ?? ''}`;
+      const reason = `Logged without a connection and not taken: ${said}, ${writtenTime(own.entry.at, 'D MMM YYYY, HH:mm')} by ${own.entry.by}. ${own.entry.reason ?? ''}`;
       const by = name;
       await writeEntry(own.batchId, {
         id: newId(),

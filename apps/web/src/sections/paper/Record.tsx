@@ -1,5 +1,16 @@
 import { quantityOf } from '../../shell/record/quantityOf';
-import { bookLines, deviations, inputNames, lethalityTable, pieceReleases, RULE_SETS, STATION_NAMES, STATIONS, type StepInput } from '@bunkhouse/core';
+import {
+  planSaid,
+  bookLines,
+  deviations,
+  inputNames,
+  lethalityTable,
+  pieceReleases,
+  RULE_SETS,
+  STATION_NAMES,
+  STATIONS,
+  type StepInput,
+} from '@bunkhouse/core';
 import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
 import { useLots } from '../../data/lots';
@@ -241,6 +252,7 @@ function RecordSheet({ batch }: { batch: Batch }) {
                     {entry.reason === undefined ? '' : `: ${entry.reason}`}
                   </td>
                   <td>
+                    {entry.kind === 'replanned' ? say(planSaid(entry.changes, state.steps)) : ''}
                     {'values' in entry ? measured(spec?.inputs ?? [], entry.values, record.design.pieces, preferences) : ''}
                     {entry.kind === 'pit' && entry.event.act === 'check'
                       ? `core ${entry.event.placesC.map((C) => inWords(C, 'temperature', preferences)).join(', ')}`
