@@ -17,8 +17,8 @@ test.each<[DesignChanges, string]>([
   [
     {
       program: [
-        { name: 'Smoke', chamberC: 86, untilMin: 180, medium: 'smoker', smoke: true, repeats: [], marks: [] },
-        { name: 'Cook', chamberC: 121, untilCoreC: 66, medium: 'smoker', smoke: false, repeats: [], marks: [] },
+        { name: 'Smoke', chamberC: 86, untilMin: 180, medium: 'smoker', smoke: true, pan: false, repeats: [], marks: [] },
+        { name: 'Cook', chamberC: 121, untilCoreC: 66, medium: 'smoker', smoke: false, pan: false, repeats: [], marks: [] },
       ],
     },
     'program: Smoke 86 °C, 3 h; Cook 121 °C to core 66 °C',
