@@ -130,7 +130,7 @@ export { shiftedPlan, draggedPlan } from './calendar/shiftedPlan.js';
 export { planVariants, type PlanVariant } from './calendar/variants.js';
 export { bookLines, sideBySide, type BookUnit, type BookLine } from './book/bookLines.js';
 export { deviations } from './book/deviations.js';
-export { planSaid } from './book/planSaid.js';
+export { ownReason, planSaid } from './book/planSaid.js';
 export { ledgerLine, type LedgerLine } from './book/ledgerLine.js';
 export { borneLots, materialsCost } from './book/materials.js';
 export { packLabel } from './book/packLabel.js';

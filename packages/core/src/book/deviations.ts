@@ -6,7 +6,7 @@ import { nameSaid } from '../say/english/names.js';
 import { bookSays } from '../say/english/book.js';
 import type { Message } from '../say/message.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
-import { planSaid } from './planSaid.js';
+import { ownReason, planSaid } from './planSaid.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
 export interface Deviation {
@@ -36,7 +36,7 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
   };
   return entries.flatMap((entry): Deviation[] => {
     const deviation = (kind: Deviation['kind'], said: Message): Deviation[] => [
-      { entryId: entry.id, at: entry.at, by: entry.by, kind, what: said.message, said, reason: entry.reason ?? '' },
+      { entryId: entry.id, at: entry.at, by: entry.by, kind, what: said.message, said, reason: ownReason(entry, steps) ?? '' },
     ];
     switch (entry.kind) {
       case 'done': {

@@ -1,5 +1,5 @@
 import type { DesignChanges } from '../log/designChanges.js';
-import { planSaid } from './planSaid.js';
+import { ownReason, planSaid } from './planSaid.js';
 
 const STEPS = [{ spec: { id: 'pull', title: 'Pull' } }, { spec: { id: 'turn-3', title: 'Turn 3' } }] as const;
 const at = '2026-11-28T16:00:00Z';
@@ -32,4 +32,11 @@ test.each<[DesignChanges, string]>([
   [{}, 'otherwise'],
 ])('a change of plan, %j, is said as %s', (changes, said) => {
   expect(planSaid(changes, STEPS).message).toBe(said);
+});
+
+test('what the plan says for itself is no reason of somebody’s; what he wrote is', () => {
+  const changes = { cureDays: 9 };
+  expect(ownReason({ kind: 'replanned', changes, reason: '9 days of cure' }, STEPS)).toBeUndefined();
+  expect(ownReason({ kind: 'replanned', changes, reason: 'Thicker than thought' }, STEPS)).toBe('Thicker than thought');
+  expect(ownReason({ kind: 'note', reason: '9 days of cure' }, STEPS)).toBe('9 days of cure');
 });

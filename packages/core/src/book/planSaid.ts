@@ -1,3 +1,4 @@
+import type { LogEntry } from '../log/logEntry.js';
 import type { DesignChanges } from '../log/designChanges.js';
 import { programSaid } from '../recipes/cookProgram.js';
 import { bookSays } from '../say/english/book.js';
@@ -5,13 +6,15 @@ import { nameSaid } from '../say/english/names.js';
 import type { Message } from '../say/message.js';
 import type { StepSpec } from '../steps/step.js';
 
+type Steps = readonly { spec: Pick<StepSpec, 'id' | 'title'> }[];
+
 /**
- * What a change of plan changes, in a line. Nothing of it is written into the log: an entry keeps the change, and whoever reads it has his
- * own units and hours.
+ * What a change of plan changes, in a line: an entry keeps the change, and whoever reads it has his own units and hours. Where nobody writes
+ * why, its plain English stands as the reason.
  *
  * @example planSaid({ cureDays: 9 }, steps).message // '9 days of cure'
  */
-export function planSaid(changes: DesignChanges, steps: readonly { spec: Pick<StepSpec, 'id' | 'title'> }[]): Message {
+export function planSaid(changes: DesignChanges, steps: Steps): Message {
   const said = Object.keys(changes).flatMap((name) => partSaid(name as keyof DesignChanges, changes, steps) ?? []);
   return (
     said.reduce<Message | null>((line, part) => (line === null ? part : bookSays('after-each-other', { one: line, other: part })), null) ??
@@ -19,7 +22,11 @@ export function planSaid(changes: DesignChanges, steps: readonly { spec: Pick<St
   );
 }
 
-function partSaid(name: keyof DesignChanges, changes: DesignChanges, steps: readonly { spec: Pick<StepSpec, 'id' | 'title'> }[]): Message | null {
+/** Why an entry was written, in somebody's own words; undefined where nobody wrote any. */
+export const ownReason = (entry: Pick<LogEntry, 'kind' | 'reason'> & { changes?: DesignChanges }, steps: Steps): string | undefined =>
+  entry.kind === 'replanned' && entry.changes !== undefined && entry.reason === planSaid(entry.changes, steps).message ? undefined : entry.reason;
+
+function partSaid(name: keyof DesignChanges, changes: DesignChanges, steps: Steps): Message | null {
   const { cureDays, coldC, soakMin, stepAt = {}, startsAt, readyBy, program, pumpPercent, pickleSaltPercent, saltPercent, thicknessShare, skinOn } = changes;
   switch (name) {
     case 'cureDays':

@@ -1,4 +1,4 @@
-import { planSaid, inputNames, type LogEntry, type StandingEntry, type StepInput, type StepValues, MINUTE_MS } from '@bunkhouse/core';
+import { ownReason, planSaid, inputNames, type LogEntry, type StandingEntry, type StepInput, type StepValues, MINUTE_MS } from '@bunkhouse/core';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
@@ -92,6 +92,7 @@ function LogLine({
   const preferences = usePreferences();
   const now = useNow();
   const say = useSay();
+  const why = ownReason(entry, batch.state.steps);
   const [takingBack, setTakingBack] = useState(false);
   const { record } = batch;
   const replaced = entry.kind === 'correction' || entry.kind === 'withdrawn' ? record.entries.find((other) => other.id === entry.replaces) : undefined;
@@ -109,7 +110,7 @@ function LogLine({
         )}
         {'read' in entry && entry.read !== undefined && <small>{readWithWords(entry.read, preferences)}.</small>}
         {entry.kind === 'replanned' && <span className="values">{say(planSaid(entry.changes, batch.state.steps))}</span>}
-        {entry.reason !== undefined && <q>{entry.reason}</q>}
+        {why !== undefined && <q>{why}</q>}
         {superseded && <small>{standing === undefined ? 'Taken back, see above.' : 'Corrected, see above.'}</small>}
         {late && <small>Written down {dayAndTime(entry.recordedAt, now)}.</small>}
         {takingBack && (

@@ -1,4 +1,4 @@
-import type { DesignChanges } from '@bunkhouse/core';
+import { planSaid, type DesignChanges } from '@bunkhouse/core';
 import { useCallback, useRef, useState } from 'react';
 import { lookAgain, writeEntry, type Batch } from '../../data/batches';
 import { Refusal } from '../../data/request';
@@ -11,7 +11,7 @@ import { newId } from '../../data/newId';
 export interface PlanMove {
   batch: Batch;
   changes: DesignChanges;
-  /** as it is told and kept: `Pull to Thu 26, 08:00` */
+  /** as it is told: `Pull to Thu 26, 08:00` */
   why: string;
 }
 
@@ -69,7 +69,15 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
         const entryId = newId();
         const at = new Date(houseTime()).toISOString();
         try {
-          await writeEntry(record.id, { id: entryId, kind: 'replanned', changes: one.changes, at, by, seen: record.entries.length });
+          await writeEntry(record.id, {
+            id: entryId,
+            kind: 'replanned',
+            changes: one.changes,
+            reason: planSaid(one.changes, one.batch.state.steps).message,
+            at,
+            by,
+            seen: record.entries.length,
+          });
         } catch (error) {
           await lookAgain(record.id);
           throw error;

@@ -1,5 +1,6 @@
 import { quantityOf } from '../../shell/record/quantityOf';
 import {
+  ownReason,
   planSaid,
   bookLines,
   deviations,
@@ -243,13 +244,14 @@ function RecordSheet({ batch }: { batch: Batch }) {
           <tbody>
             {record.entries.map((entry) => {
               const spec = 'stepId' in entry ? state.step(entry.stepId)?.spec : undefined;
+              const why = ownReason(entry, state.steps);
               return (
                 <tr key={entry.id}>
                   <td>{writtenTime(entry.at, 'D MMM HH:mm')}</td>
                   <td>
                     {'stepId' in entry ? nameHere(spec?.title ?? entry.stepId) : WORDS[entry.kind]}
                     {entry.kind === 'skipped' ? ', left out' : ''}
-                    {entry.reason === undefined ? '' : `: ${entry.reason}`}
+                    {why === undefined ? '' : `: ${why}`}
                   </td>
                   <td>
                     {entry.kind === 'replanned' ? say(planSaid(entry.changes, state.steps)) : ''}
