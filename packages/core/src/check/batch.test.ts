@@ -230,6 +230,9 @@ describe('what the log refuses', () => {
     const cook = new Cook(usualDesign('canadian-bacon', START));
     expect(cook.log('weigh', 0, { 'greenG:A': 0 })[0]).toMatch(/more than 0/);
     expect(cook.log('weigh', 0, { 'greenG:A': 26 })[0]).toMatch(/far from the 2600 g/);
+    // Kilograms where pounds stand, and the other way round, are 2.2 times off.
+    expect(cook.log('weigh', 0, { 'greenG:A': 2600 * 0.4536 })[0]).toMatch(/far from the 2600 g/);
+    expect(cook.log('weigh', 0, { 'greenG:A': 2600 / 0.4536 })[0]).toMatch(/far from the 2600 g/);
     expect(cook.log('weigh', 0, { 'greenG:A': 'heavy' })[0]).toMatch(/must be a number/);
     expect(cook.log('weigh', 0, {})[0]).toMatch(/missing/);
     expect(cook.log('weigh', 0, { 'greenG:A': 2600, evil: 1 })[0]).toMatch(/does not ask/);

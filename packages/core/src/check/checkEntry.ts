@@ -133,7 +133,7 @@ function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: St
 }
 
 function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
-  const weights = weightFaults(spec, state, state.design, draft.values);
+  const weights = weightFaults(spec, state, state.design, draft.values, draft.reason);
   return weights.length > 0 ? weights : replayFaults(record, draft);
 }
 
@@ -219,7 +219,7 @@ function inputFault(input: StepInput, label: Message, value: number | string | u
 }
 
 /** Weights that cannot be beside the weights that are known. */
-function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, values: StepValues): EntryFault[] {
+function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, values: StepValues, reason?: string): EntryFault[] {
   const faults: EntryFault[] = [];
   for (const { code } of design.pieces) {
     const greenG = state.facts.greenG[code] ?? 0;
@@ -242,7 +242,9 @@ function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, va
     const halfMm = piece === undefined ? Infinity : thicknessMm(piece.section) / 2;
     if (typeof coloured === 'number' && coloured > halfMm + 0.5) faults.push(faultAt(`values.colouredMm:${code}`, checkSays('deeper-than-middle', { halfMm })));
     const planned = piece?.greenG ?? greenG;
-    faults.push(...farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.4, 2.5));
+    // Another piece than was planned may be weighed: it is asked about, since in the other unit it would be 2.2 times as much.
+    const other = hasReason(reason) ? [] : farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.5, 2);
+    faults.push(...other, ...(other.length > 0 ? [faultAt('reason', checkSays('other-piece'))] : []));
   }
   const green = Object.values(state.facts.keptGreenG).reduce((a, b) => a + b, 0);
   return [...faults, ...farFrom('values.packedG', values.packedG, green, 0.05, 1.5)];

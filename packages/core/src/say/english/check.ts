@@ -12,6 +12,7 @@ export const CHECK_WORDS = {
   'why-left-out': 'Write why it is left out.',
   'why-dropped': 'Write why the piece leaves the batch.',
   'what-was-wrong': 'Write what was wrong with it.',
+  'other-piece': 'If it is another piece than was planned, write so.',
   'how-known': 'If it is so, write how you know.',
   'unknown-entry': 'That is no kind of entry.',
 
