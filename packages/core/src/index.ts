@@ -109,6 +109,7 @@ export { readAt } from './pit/countedCore.js';
 export { pieceReleases } from './pit/pieceReleases.js';
 export type { PitJob } from './pit/pitJobs.js';
 export { programOf, pitLog, channelsOf } from './pit/pitLog.js';
+export { alarmKeySaid, alarmSaid } from './pit/alarmSaid.js';
 export { pitWatch, type ChannelReadings, type PieceWatch, type ToldAlarm, type PitWatch } from './pit/pitWatch.js';
 export { safeByTime, type SafetyClock } from './pit/safeByTime.js';
 export { takenBack, type TakenBack } from './pit/takenBack.js';

@@ -6,6 +6,7 @@ import { nameSaid } from '../say/english/names.js';
 import { bookSays } from '../say/english/book.js';
 import type { Message } from '../say/message.js';
 import type { BatchRecord, BatchState } from '../batch/batchState.js';
+import { alarmKeySaid } from '../pit/alarmSaid.js';
 import { ownReason, planSaid } from './planSaid.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
@@ -56,7 +57,7 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
           ? []
           : deviation('replanned', bookSays('dev-replanned', { plan: planSaid(entry.changes, steps) }));
       case 'pit':
-        return entry.event.act === 'decided' ? deviation('decided', bookSays('dev-decided', { alarm: entry.event.alarm })) : [];
+        return entry.event.act === 'decided' ? deviation('decided', bookSays('dev-decided', { alarm: alarmKeySaid(entry.event.alarm) })) : [];
       case 'pieces':
         return entry.event.act === 'dropped' ? deviation('dropped', bookSays('dev-dropped', { piece: entry.event.piece })) : [];
       case 'ended':

@@ -125,7 +125,7 @@ function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: St
   const halfRead = spec.inputs.find(
     ({ name }) => name.startsWith('instant') && pieces.some(({ code }) => isRead(code) && seen[inputOf(name, code, pieces)] === undefined),
   );
-  if (halfRead !== undefined) return [faultAt('reason', checkSays('half-read', { input: halfRead.label }))];
+  if (halfRead !== undefined) return [faultAt('reason', checkSays('half-read', { input: nameSaid(halfRead.label) }))];
   // Several pieces stay open until each was read; one alone has nothing that keeps it open.
   const [unproven] =
     pieces.length > 1 && Object.keys(draft.values).length > 0 ? [] : pieces.filter((piece) => !isRead(piece.code) && !isDoneByBath(bath, piece, at));

@@ -1,5 +1,6 @@
 import { InputError } from '../inputError.js';
 import type { SchedulableBatch } from './scheduleTypes.js';
+import { nameSaid } from '../say/english/names.js';
 import { inputSays } from '../say/english/inputs.js';
 
 const MOST_BATCHES = 1000;
@@ -24,12 +25,15 @@ function requireBatch({ code, steps, holds, readyBy }: SchedulableBatch): void {
   for (const step of steps) {
     for (const gap of [step.after, step.beside]) {
       if (gap === undefined) continue;
-      if (!(gap.leastH <= gap.usualH && gap.usualH <= gap.mostH)) throw new InputError('steps', inputSays('gap-upside-down', { title: step.title, code }));
-      if (gap.leastH > MOST_H) throw new InputError('steps', inputSays('gap-over-a-year', { title: step.title, code }));
+      if (!(gap.leastH <= gap.usualH && gap.usualH <= gap.mostH))
+        throw new InputError('steps', inputSays('gap-upside-down', { title: nameSaid(step.title), code }));
+      if (gap.leastH > MOST_H) throw new InputError('steps', inputSays('gap-over-a-year', { title: nameSaid(step.title), code }));
     }
     for (const when of [step.earliest, step.latest, step.doneAt, step.plannedAt, readyBy])
-      if (when !== undefined && !Number.isFinite(Date.parse(when))) throw new InputError('steps', inputSays('job-time-none', { title: step.title, code }));
-    if (step.beside !== undefined && !ids.has(step.beside.step)) throw new InputError('steps', inputSays('beside-no-job', { title: step.title, code }));
+      if (when !== undefined && !Number.isFinite(Date.parse(when)))
+        throw new InputError('steps', inputSays('job-time-none', { title: nameSaid(step.title), code }));
+    if (step.beside !== undefined && !ids.has(step.beside.step))
+      throw new InputError('steps', inputSays('beside-no-job', { title: nameSaid(step.title), code }));
   }
   for (const hold of holds) if (!ids.has(hold.from) || !ids.has(hold.until)) throw new InputError('holds', inputSays('holds-no-job', { code }));
 }

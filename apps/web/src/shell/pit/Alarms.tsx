@@ -1,11 +1,10 @@
-import type { PitWatch, ToldAlarm } from '@bunkhouse/core';
+import { alarmSaid, type PitWatch, type ToldAlarm } from '@bunkhouse/core';
 import { useState } from 'react';
 import type { Batch } from '../../data/batches';
 import { Glyph } from '../glyphs';
 import { useSay } from '../reader';
 import { usePitSound } from './ringing';
 import { useTend } from './useTend';
-import { ALARM_WORDS } from './words';
 import { useReminding } from '../reminding';
 import { clockTime, span } from '../times';
 import { Only } from '../Only';
@@ -41,7 +40,7 @@ function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
     <div
       className={`strip ${decision === null ? strip : 'note'}`}
       role={level === 'danger' && heard === null ? 'alert' : 'status'}
-      aria-label={ALARM_WORDS[kind]}
+      aria-label={say(alarmSaid(kind))}
     >
       <span className="w">
         <Glyph name={decision === null ? glyph : 'note'} size={22} />
@@ -70,7 +69,7 @@ function Alarm({ batch, alarm }: { batch: Batch; alarm: ToldAlarm }) {
                 className="btn"
                 aria-disabled={busy}
                 onClick={() => void tend({ act: 'heard', alarm: key })}
-                aria-label={`I heard it: ${ALARM_WORDS[kind]}`}
+                aria-label={`I heard it: ${say(alarmSaid(kind))}`}
               >
                 I heard it
               </button>
@@ -121,6 +120,7 @@ function Decide({ busy, onDecide }: { busy: boolean; onDecide: (what: string) =>
 
 /** Everything that rang in this cook, the latest first. */
 export function AlarmsSoFar({ watch }: { watch: PitWatch }) {
+  const say = useSay();
   const onAt = watch.log.onAt ?? 0;
   const all = [...watch.alarms].sort((a, b) => b.sinceS - a.sinceS);
   return (
@@ -134,7 +134,7 @@ export function AlarmsSoFar({ watch }: { watch: PitWatch }) {
           <li key={`${alarm.key}${alarm.sinceS}`} className={alarm.level}>
             <span className="at">{clockTime(onAt + alarm.sinceS * 1000)}</span>
             <b>
-              {ALARM_WORDS[alarm.kind]}
+              {say(alarmSaid(alarm.kind))}
               {alarm.subject === 'chamber' ? '' : `, ${alarm.subject}`}
             </b>
             <small>

@@ -1,7 +1,8 @@
-import type { PitEvent } from '@bunkhouse/core';
+import { alarmKeySaid, type PitEvent } from '@bunkhouse/core';
 import type { Preferences } from '../preferences';
 import { inWords } from '../quantities';
 import { TENDING_WORDS } from './words';
+import { sayHere } from '../here';
 
 /** An entry of the pit in the log. */
 export function pitEventTitle(event: PitEvent, shown: Pick<Preferences, 'system' | 'temperature'>): string {
@@ -16,9 +17,9 @@ export function pitEventTitle(event: PitEvent, shown: Pick<Preferences, 'system'
     case 'bath':
       return `Water of the bath: ${inC(event.waterC)}${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
     case 'heard':
-      return `Alarm heard: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
+      return `Alarm heard: ${sayHere(alarmKeySaid(event.alarm))}`;
     case 'decided':
-      return `Decided: ${event.alarm.replace(':', ', ').replace(/-/g, ' ')}`;
+      return `Decided: ${sayHere(alarmKeySaid(event.alarm))}`;
     default:
       return `${TENDING_WORDS[event.act].done}${event.piece === undefined ? '' : `, piece ${event.piece}`}`;
   }

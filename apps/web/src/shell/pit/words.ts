@@ -1,4 +1,4 @@
-import type { PitAlarm, TendingAct } from '@bunkhouse/core';
+import type { TendingAct } from '@bunkhouse/core';
 
 /** What the hands do at the pit: on the button, and in the log. */
 export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: string; done: string }>> = {
@@ -11,20 +11,4 @@ export const TENDING_WORDS: Readonly<Record<TendingAct, { todo: string; act: str
   water: { todo: 'Change the water', act: 'Log water change', done: 'Water changed' },
   bare: { todo: 'Take it out of foil or bag', act: 'Log bare', done: 'Taken out of foil or bag' },
   reseat: { todo: 'Seat the probe anew', act: 'Log probe seated', done: 'Probe seated anew' },
-};
-
-/** What an alarm is called. */
-export const ALARM_WORDS: Readonly<Record<PitAlarm['kind'], string>> = {
-  'no-data': 'Nothing heard',
-  gate: 'Chill gate',
-  cold: 'Refrigerator is warm',
-  door: 'Door open',
-  'fuel-out': 'Fuel is running out',
-  drift: 'Chamber beside its program',
-  'too-warm': 'Too warm for a cold smoke',
-  near: 'Target is near',
-  reached: 'Target is read',
-  stall: 'The core stands',
-  'reads-high': 'Probe reads high',
-  'come-up': 'Too long to warm up',
 };

@@ -40,6 +40,20 @@ export const PIT_WORDS = {
   'cold-over-order': 'Move what lies in it, and decide with your food-safety plan: throw it away, or write what was decided and by whom.',
   'cold-warm': '{store} is at {coldC, number, C1}, over {mostC, number, C} for {min, number, min}.',
   'cold-warm-order': 'Look at its door and its compressor; put ice around the tubs, or move them.',
+
+  'alarm-no-data': 'Nothing heard',
+  'alarm-gate': 'Chill gate',
+  'alarm-cold': 'Refrigerator is warm',
+  'alarm-door': 'Door open',
+  'alarm-fuel-out': 'Fuel is running out',
+  'alarm-drift': 'Chamber beside its program',
+  'alarm-too-warm': 'Too warm for a cold smoke',
+  'alarm-near': 'Target is near',
+  'alarm-reached': 'Target is read',
+  'alarm-stall': 'The core stands',
+  'alarm-reads-high': 'Probe reads high',
+  'alarm-come-up': 'Too long to warm up',
+  'alarm-of-piece': '{alarm}, piece {piece}',
 } as const;
 
 export const pitSays: Speaker<typeof PIT_WORDS> = speaker(PIT_WORDS);
