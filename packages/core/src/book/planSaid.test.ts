@@ -38,5 +38,8 @@ test('what the plan says for itself is no reason of somebody’s; what he wrote 
   const changes = { cureDays: 9 };
   expect(ownReason({ kind: 'replanned', changes, reason: '9 days of cure' }, STEPS)).toBeUndefined();
   expect(ownReason({ kind: 'replanned', changes, reason: 'Thicker than thought' }, STEPS)).toBe('Thicker than thought');
+  const written = { cureDays: 9, stepAt: { pull: at }, stores: { smoke: 'small' } };
+  const given = { stores: { smoke: 'small' }, stepAt: { pull: at }, cureDays: 9 };
+  expect(ownReason({ kind: 'replanned', changes: given, reason: planSaid(written, STEPS).message }, STEPS)).toBeUndefined();
   expect(ownReason({ kind: 'note', reason: '9 days of cure' }, STEPS)).toBe('9 days of cure');
 });

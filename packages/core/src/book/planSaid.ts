@@ -6,6 +6,23 @@ import { nameSaid } from '../say/english/names.js';
 import type { Message } from '../say/message.js';
 import type { StepSpec } from '../steps/step.js';
 
+/** What a database gives back may stand in another order than it was written in. */
+const IN_ORDER = [
+  'pumpPercent',
+  'pickleSaltPercent',
+  'saltPercent',
+  'thicknessShare',
+  'skinOn',
+  'cureDays',
+  'coldC',
+  'soakMin',
+  'startsAt',
+  'readyBy',
+  'stepAt',
+  'stores',
+  'program',
+] as const satisfies (keyof DesignChanges)[];
+
 type Steps = readonly { spec: Pick<StepSpec, 'id' | 'title'> }[];
 
 /**
@@ -15,7 +32,7 @@ type Steps = readonly { spec: Pick<StepSpec, 'id' | 'title'> }[];
  * @example planSaid({ cureDays: 9 }, steps).message // '9 days of cure'
  */
 export function planSaid(changes: DesignChanges, steps: Steps): Message {
-  const said = Object.keys(changes).flatMap((name) => partSaid(name as keyof DesignChanges, changes, steps) ?? []);
+  const said = IN_ORDER.filter((name) => changes[name] !== undefined).flatMap((name) => partSaid(name, changes, steps) ?? []);
   return (
     said.reduce<Message | null>((line, part) => (line === null ? part : bookSays('after-each-other', { one: line, other: part })), null) ??
     bookSays('plan-other')
@@ -26,7 +43,7 @@ export function planSaid(changes: DesignChanges, steps: Steps): Message {
 export const ownReason = (entry: Pick<LogEntry, 'kind' | 'reason'> & { changes?: DesignChanges }, steps: Steps): string | undefined =>
   entry.kind === 'replanned' && entry.changes !== undefined && entry.reason === planSaid(entry.changes, steps).message ? undefined : entry.reason;
 
-function partSaid(name: keyof DesignChanges, changes: DesignChanges, steps: Steps): Message | null {
+function partSaid(name: (typeof IN_ORDER)[number], changes: DesignChanges, steps: Steps): Message | null {
   const { cureDays, coldC, soakMin, stepAt = {}, startsAt, readyBy, program, pumpPercent, pickleSaltPercent, saltPercent, thicknessShare, skinOn } = changes;
   switch (name) {
     case 'cureDays':
