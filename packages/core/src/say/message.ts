@@ -59,6 +59,8 @@ export const speaker =
  * @param within how a sentence within it is said
  */
 export function writtenOut(template: string, args: MessageArgs, reader: Reader, within: (message: Message) => string): string {
+  // Most are said as they stand: no place, no mark that the parser reads.
+  if (template.search(/[{}'#<]/) < 0) return template;
   const values = Object.fromEntries(Object.entries(args).map(([name, arg]) => [name, typeof arg === 'object' ? said(arg, reader, within) : arg]));
   // A sentence within it may be empty.
   return String(formatOf(template, reader).format(values)).replace(/ {2,}/g, ' ').trim();
@@ -67,14 +69,26 @@ export function writtenOut(template: string, args: MessageArgs, reader: Reader, 
 const said = (arg: Quantity | Message, reader: Reader, within: (message: Message) => string): string =>
   'code' in arg ? within(arg) : quantityAsGiven(arg, reader);
 
-const known = new Map<string, IntlMessageFormat>();
+/** Templates that were read, by how somebody reads: whoever reads alike shares them. */
+const known = new Map<string, Map<string, IntlMessageFormat>>();
+const knownTo = new WeakMap<Reader, Map<string, IntlMessageFormat>>();
+
+function formatsOf(reader: Reader): Map<string, IntlMessageFormat> {
+  const before = knownTo.get(reader);
+  if (before !== undefined) return before;
+  const key = Object.values(reader).join('|');
+  const own = known.get(key) ?? new Map<string, IntlMessageFormat>();
+  known.set(key, own);
+  knownTo.set(reader, own);
+  return own;
+}
 
 function formatOf(template: string, reader: Reader): IntlMessageFormat {
-  const key = `${Object.values(reader).join('|')}|${template}`;
-  const before = known.get(key);
+  const own = formatsOf(reader);
+  const before = own.get(template);
   if (before !== undefined) return before;
   const made = new IntlMessageFormat(template, 'en', PLACES, { formatters: writersFor(reader) });
-  known.set(key, made);
+  own.set(template, made);
   return made;
 }
 
