@@ -145,12 +145,12 @@ describe('readings handed in', () => {
 
   test('a device that floods is told to wait; another is not held up', async () => {
     const [flood, calm] = [await added(), await added()];
-    const line = [{ channel: 1, at: ago(1), C: 20 }];
-    // All at once: they are counted as they arrive, however long it takes to answer them.
-    const codes = (await Promise.all(Array.from({ length: DEVICE_POSTS.limit + 60 }, () => post(flood.token, line)))).map(({ status }) => status);
+    // All at once: they are counted as they arrive, however long it takes to answer them. There is nothing in them, so that
+    // none waits for another's write: two hundred that queue for one device may be told that the house is busy.
+    const codes = (await Promise.all(Array.from({ length: DEVICE_POSTS.limit + 60 }, () => post(flood.token, [])))).map(({ status }) => status);
     expect(codes.filter((code) => code === 429).length).toBeGreaterThan(0);
-    expect(codes.every((code) => code === 200 || code === 429)).toBe(true);
-    expect((await post(calm.token, line)).status).toBe(200);
+    expect(codes.filter((code) => code !== 400 && code !== 429)).toEqual([]);
+    expect((await post(calm.token, [{ channel: 1, at: ago(1), C: 20 }])).status).toBe(200);
   }, 30_000);
 
   test('two posts at once lose nothing', async () => {
