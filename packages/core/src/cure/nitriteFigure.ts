@@ -14,48 +14,36 @@ export interface NitriteInBrine {
 
 /** The inspectors' four methods as figures with doubt and working (docs/science.md, “Ingoing nitrite”). `share` is of green weight, 0 to 1. */
 export const pumpedFigure = ({ nitrite, brine }: NitriteInBrine, share: Measured, label = figureSays('fig-from-pump')): Figure =>
-  asFigure(scaled(times(over(nitrite, brine), share), 1e6), {
-    id: 'nitrite-pumped',
+  asFigure(scaled(times(over(nitrite, brine), share), 1e6), { id: 'nitrite-pumped', unit: 'ppm', source: SOURCE }, () => ({
     label,
-    unit: 'ppm',
     base: figureSays('of-green'),
     formula: figureSays('by-pump'),
     working: figureSays('sum-share', { nitriteG: nitrite.value, brineG: brine.value, percent: share.value * 100 }),
-    source: SOURCE,
-  });
+  }));
 
 export const pickUpFigure = ({ nitrite, brine }: NitriteInBrine, percent: number, label: Message): Figure =>
-  asFigure(scaled(times(over(nitrite, brine), exactly(percent / 100)), 1e6), {
-    id: 'nitrite-pick-up',
+  asFigure(scaled(times(over(nitrite, brine), exactly(percent / 100)), 1e6), { id: 'nitrite-pick-up', unit: 'ppm', source: SOURCE }, () => ({
     label,
-    unit: 'ppm',
     base: figureSays('of-green-pick-up'),
     formula: figureSays('by-pick-up'),
     working: figureSays('sum-share', { nitriteG: nitrite.value, brineG: brine.value, percent }),
-    source: SOURCE,
-  });
+  }));
 
 export const evenFigure = (nitrite: Measured, everything: Measured): Figure =>
-  asFigure(scaled(over(nitrite, everything), 1e6), {
-    id: 'nitrite-even',
+  asFigure(scaled(over(nitrite, everything), 1e6), { id: 'nitrite-even', unit: 'ppm', source: SOURCE }, () => ({
     label: figureSays('fig-if-even'),
-    unit: 'ppm',
     base: figureSays('of-meat-and-brine'),
     formula: figureSays('by-even'),
     working: figureSays('sum-even', { nitriteG: nitrite.value, allG: everything.value }),
-    source: SOURCE,
-  });
+  }));
 
 export const dryFigure = (nitrite: Measured, meat: Measured): Figure =>
-  asFigure(scaled(over(nitrite, meat), 1e6), {
-    id: 'nitrite-dry',
+  asFigure(scaled(over(nitrite, meat), 1e6), { id: 'nitrite-dry', unit: 'ppm', source: SOURCE }, () => ({
     label: figureSays('fig-rubbed'),
-    unit: 'ppm',
     base: figureSays('of-green'),
     formula: figureSays('by-dry'),
     working: figureSays('sum-even', { nitriteG: nitrite.value, allG: meat.value }),
-    source: SOURCE,
-  });
+  }));
 
 /** The ingoing nitrite by every method that bears on it. */
 export interface NitriteFigures {

@@ -122,16 +122,18 @@ function slab(fo: number): number {
   return 1 - left;
 }
 
-/** First zeros of the Bessel function J0 [P: Abramowitz and Stegun]; McMahon's expansion gives the rest. */
-const J0_ZEROS = [2.404825558, 5.52007811, 8.653727913, 11.79153444];
+/** Zeros of the Bessel function J0: the first [P: Abramowitz and Stegun], and by McMahon's expansion the rest, worked out once. */
+const J0_FIRST = [2.404825558, 5.52007811, 8.653727913, 11.79153444];
+const J0_ZEROS = Array.from({ length: TERMS }, (_, i) => {
+  const b = (i + 0.75) * Math.PI;
+  return J0_FIRST[i] ?? b + 1 / (8 * b) - 124 / (3 * (8 * b) ** 3);
+});
 
 /** Long cylinder, mean: 1 − Σ 4 ÷ αn² · exp(−αn² Fo), αn the zeros of J0. */
 function cylinder(fo: number): number {
   if (fo < 0.01) return 4 * Math.sqrt(fo / Math.PI) - fo;
   let left = 0;
-  for (let n = 1; n <= TERMS; n += 1) {
-    const b = (n - 0.25) * Math.PI;
-    const zero = J0_ZEROS[n - 1] ?? b + 1 / (8 * b) - 124 / (3 * (8 * b) ** 3);
+  for (const zero of J0_ZEROS) {
     const term = (4 / zero ** 2) * Math.exp(-(zero ** 2) * fo);
     left += term;
     if (term < NOTHING) break;
