@@ -1,4 +1,4 @@
-import { replay, STATIONS, DAY_MS } from '@bunkhouse/core';
+import { localMinute, replay, STATIONS, DAY_MS } from '@bunkhouse/core';
 import { demoHouse } from './demoHouse.js';
 import { processOfRequest } from './demoRecipes.js';
 import { playBatch } from './playBatch.js';
@@ -35,6 +35,16 @@ describe.each(['2026-11-23T06:05:00', '2027-03-28T02:30:00', '2028-02-29T23:59:0
     expect(ended.filter((at) => at > now - 180 * DAY_MS).length).toBeGreaterThanOrEqual(6);
     expect(ended.filter((at) => at < now - 300 * DAY_MS).length).toBeGreaterThanOrEqual(6);
     expect(house.batches.flatMap(({ entries }) => entries).every((entry) => Date.parse(entry.at) <= now)).toBe(true);
+  });
+
+  test('what can wait was done by day: no turn and no re-pump at night', () => {
+    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const hours = house.batches
+      .flatMap(({ entries }) => entries)
+      .filter(({ stepId }) => stepId !== undefined && /^(turn-\d+|repump)$/.test(stepId))
+      .map(({ at }) => localMinute(Date.parse(at), zone) / 60);
+    expect(hours.length).toBeGreaterThan(50);
+    expect(hours.filter((hour) => hour < 6 || hour > 22)).toEqual([]);
   });
 
   test('nothing in it is over the limit', () => {

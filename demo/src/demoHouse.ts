@@ -105,9 +105,9 @@ function finished(): Wanted[] {
 /** Tamarack Fork, a made-up cook-house, as it stands at an instant. The same instant gives the same house. */
 export function demoHouse(now: number, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone): DemoHouse {
   const plan = demoPlan(timeZone);
-  const ended = finished().map((batch, i) => play(batch, now, i + 1));
+  const ended = finished().map((batch, i) => play(batch, now, i + 1, timeZone));
   const live = LIVE.map((batch, i) => {
-    const played = play(batch, now, ended.length + i + 1);
+    const played = play(batch, now, ended.length + i + 1, timeZone);
     return batch.watched === undefined ? played : tended(played, now, batch.watched === 'probed');
   });
   const planned = planHouse(live, plan, now, COOKS[0]);
@@ -138,8 +138,8 @@ function demoPlan(timeZone: string): HousePlan {
   };
 }
 
-function play(wanted: Wanted, now: number, seed: number): PlayedBatch {
-  const options = { seed, cooks: COOKS, idOf: (n: number) => idFrom(`${wanted.name}-${n}`) };
+function play(wanted: Wanted, now: number, seed: number, timeZone: string): PlayedBatch {
+  const options = { seed, timeZone, cooks: COOKS, idOf: (n: number) => idFrom(`${wanted.name}-${n}`) };
   if (wanted.next === undefined) {
     const startsAt = sevenOClock(now - (wanted.startedDaysAgo ?? 0) * DAY_MS);
     return playBatch(request(wanted, startsAt), { ...options, until: now - 0.2 * HOUR_MS });

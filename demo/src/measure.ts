@@ -1,17 +1,19 @@
 import {
-  brineOf,
-  type PlannedStepId,
-  colouredDepth,
-  cureCourse,
-  inputNames,
-  sectionAt,
-  thicknessMm,
   type BatchRecord,
   type BatchState,
+  brineOf,
+  colouredDepth,
+  cureCourse,
+  HOUR_MS,
+  inputNames,
+  isPumped,
+  type PlannedStepId,
+  sectionAt,
+  sheetLines,
   type StepInput,
   type StepSpec,
   type StepValues,
-  HOUR_MS,
+  thicknessMm,
 } from '@bunkhouse/core';
 
 const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(2));
@@ -72,7 +74,7 @@ function valueOf(
     case 'greenG':
       return round(greenG * spread(0.02), step);
     case 'pumpedG': {
-      if (school.kind !== 'pumpAndCover') return greenG;
+      if (!isPumped(school)) return greenG;
       const before = so[`beforeG:${code}`];
       const [from, percent] = typeof before === 'number' ? [before, school.repumpPercent] : [greenG, school.pumpPercent];
       return round(from + ((greenG * percent) / 100) * spread(0.08), step);
@@ -80,7 +82,7 @@ function valueOf(
     case 'beforeG':
       return round((state.facts.pumpings[code]?.[0]?.pumpedG ?? greenG) * spread(0.004), step);
     case 'pulledG':
-      return round(greenG * (school.kind === 'equilibrium' ? 1.04 : 1.1) * spread(0.01), step);
+      return round(greenG * (isPumped(school) ? 1.1 : 1.04) * spread(0.01), step);
     case 'driedG':
       return round((state.facts.pulledG[code] ?? greenG) * 0.97 * spread(0.006), step);
     case 'packedG':
@@ -127,6 +129,6 @@ function asOnSheet(state: BatchState, spec: StepSpec, name: string, cureStepG: n
   const id = brineOf(spec.id);
   const brine = state.facts.brines.find((candidate) => candidate.id === id);
   if (brine === undefined) return 0;
-  const grams = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: brine.cureG }[name] ?? 0;
+  const grams = sheetLines(brine, state.design).find((line) => line.name === name)?.g ?? 0;
   return round(grams, name === 'cureG' ? cureStepG : 5);
 }

@@ -1,5 +1,5 @@
 import type { BatchRequest, LogEntryRequest } from '@bunkhouse/api';
-import { checkEntry, replay, type BatchRecord, type EntryDraft, MINUTE_MS } from '@bunkhouse/core';
+import { checkEntry, DAY_MS, HOUR_MS, localMinute, MINUTE_MS, replay, type BatchRecord, type EntryDraft } from '@bunkhouse/core';
 import { toDesign } from '@bunkhouse/api';
 import { processOfRequest } from './demoRecipes.js';
 import { measure } from './measure.js';
@@ -18,6 +18,20 @@ export interface PlayOptions {
   stopBefore?: string;
   /** ms; nothing is logged after it */
   until: number;
+  /** where the cook sleeps at night; absent: awake at every hour */
+  timeZone?: string;
+}
+
+const RISES_MIN = 6.25 * 60;
+const GOES_TO_BED_MIN = 21.75 * 60;
+
+/** What can wait is done by day: a turn or a re-pump that falls into the night comes the evening before, or in the morning, whichever is nearer. */
+function byDay(at: number, since: number, timeZone: string): number {
+  const minute = localMinute(at, timeZone);
+  if (minute >= RISES_MIN && minute <= GOES_TO_BED_MIN) return at;
+  const evening = at - (((minute - GOES_TO_BED_MIN) * MINUTE_MS + DAY_MS) % DAY_MS);
+  const morning = at + (((RISES_MIN - minute) * MINUTE_MS + DAY_MS) % DAY_MS);
+  return at - evening < morning - at && evening > since + HOUR_MS ? evening : morning;
 }
 
 const tastedRight = ({ entries }: BatchRecord): boolean => entries.some((entry) => entry.kind === 'done' && entry.values.taste === 'right');
@@ -32,7 +46,9 @@ export function playBatch(request: BatchRequest, options: PlayOptions): PlayedBa
   for (let n = 0; n < 200; n += 1) {
     const state = replay(record, clock);
     const { next } = state;
-    const at = Math.max(clock, next?.dueAt ?? 0) + Math.round(1 + random() * 8) * MINUTE_MS;
+    const ready = Math.max(clock, next?.dueAt ?? 0) + Math.round(1 + random() * 8) * MINUTE_MS;
+    const canWait = next !== null && (next.spec.missable === true || next.spec.id === 'repump');
+    const at = canWait && options.timeZone !== undefined ? byDay(ready, clock, options.timeZone) : ready;
     if (next === null || next.spec.id === options.stopBefore || at > options.until) break;
     const by = options.cooks[Math.floor(random() * options.cooks.length)] ?? 'Cook';
     const written = { id: options.idOf(n), stepId: next.spec.id, at: new Date(at).toISOString(), by };

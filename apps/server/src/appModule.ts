@@ -20,16 +20,13 @@ import { ToolsModule } from './tools/toolsModule.js';
 import type { Settings } from './settings.js';
 import { SettingsModule } from './settingsModule.js';
 
-const HASHED_FILE = /[\\/]assets[\\/]/;
-
-/** The served web app: files named by their content are kept for ever, the page itself is asked for each time. */
+/** The page of the web app, and what is named by its name: asked for each time. What is named by its content is served beside it. */
 const webApp = (rootPath: string): DynamicModule =>
   ServeStaticModule.forRoot({
     rootPath,
     exclude: ['/api/{*rest}', '/assets/{*rest}'],
     serveStaticOptions: {
-      setHeaders: (response: { setHeader(name: string, value: string): void }, path: string) =>
-        response.setHeader('Cache-Control', HASHED_FILE.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      setHeaders: (response: { setHeader(name: string, value: string): void }) => response.setHeader('Cache-Control', 'no-cache'),
     },
   });
 

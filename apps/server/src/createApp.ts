@@ -1,9 +1,11 @@
+import { join } from 'node:path';
 import { constants } from 'node:zlib';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import { raw, type NextFunction, type Request, type Response } from 'express';
 import { BOOK_LIMIT_MB, fieldFaults, PICTURE_LIMIT_MB } from '@bunkhouse/api';
 import helmet from 'helmet';
@@ -23,9 +25,10 @@ const PICTURE_PATH = '/api/batches/:id/pictures';
 /** A screen asks for its batches again and again: packed quickly rather than small. */
 const QUICKLY = { level: 2, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } };
 
-const WELL = { level: 7, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 6 } } };
+/** Files named by their content, packed when the app was built, are kept for ever. */
+const BUILT = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false, serveStatic: { immutable: true, maxAge: '365d' } };
 
-const isPackedElsewhere = (url: string): boolean => url.startsWith('/assets/') || /\/stream(\?|$)/.test(url);
+const isStream = (url: string): boolean => /\/stream(\?|$)/.test(url);
 
 /** The server, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
@@ -45,10 +48,9 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     response.vary('Cookie');
     next();
   });
-  // The app's own files are asked for once by each device, and kept.
-  app.use('/assets', compression(WELL));
+  if (settings.webRoot !== null) app.use('/assets', expressStaticGzip(join(settings.webRoot, 'assets'), BUILT));
   // A stream of events goes out word by word: packed it would wait for the next.
-  app.use(compression({ ...QUICKLY, filter: (request, response) => !isPackedElsewhere(request.originalUrl) && compression.filter(request, response) }));
+  app.use(compression({ ...QUICKLY, filter: (request, response) => !isStream(request.originalUrl) && compression.filter(request, response) }));
   // A book is as large as a season, a picture large; everything else is short. Who sends them is known before they are read, and they are
   // taken as they come, unpacked by nobody here.
   app.use(BOOK_PATHS, earlyDoor(app, 'run'), raw({ type: () => true, limit: `${BOOK_LIMIT_MB}mb`, inflate: false }));

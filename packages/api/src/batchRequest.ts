@@ -1,5 +1,8 @@
-import { MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, RULE_SET_IDS, STRONG_SALT, type Product, type RuleSetId, type School } from '@bunkhouse/core';
+import { COLD_MOST_C, MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, RULE_SET_IDS, STRONG_SALT, type Product, type RuleSetId, type School } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
+import { CureRequest, DiffusivityRequest } from './cureRequest.js';
+import { DoseRequest, LineNamesRequest, OwnLineRequest } from './doseRequest.js';
+import { PieceRequest } from './pieceRequest.js';
 import { RecipeOfBatch } from './recipeRequest.js';
 import {
   ArrayMaxSize,
@@ -7,7 +10,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsInt,
   IsNumber,
   IsObject,
   IsOptional,
@@ -23,106 +25,16 @@ import { nested, nestedList } from './nested.js';
 import { INSTANTS, STORES } from './shapes/designShapes.js';
 import { told, withSchema } from './say/ruleWords.js';
 
-/** One piece of meat: green weight in g, sizes in mm. */
-export class PieceRequest {
-  @Min(100, told('piece-green-least', { leastG: 100 }))
-  @Max(60000, told('piece-green-most', { mostKg: 60 }))
-  @IsNumber({}, told('piece-green-missing'))
-  greenG: number;
-
-  @IsIn(['slab', 'round'], told('piece-shape-choice'))
-  shape: 'slab' | 'round';
-
-  /** thickness of a slab, diameter of a round piece */
-  @Min(5, told('piece-thickness-least', { leastMm: 5 }))
-  @Max(400, told('piece-thickness-most', { mostMm: 400 }))
-  @IsNumber({}, told('piece-thickness-missing'))
-  thicknessMm: number;
-
-  /** the bone in the middle; none when not given */
-  @IsOptional()
-  @Min(0, told('piece-bone-least'))
-  @Max(150, told('piece-bone-most', { mostMm: 150 }))
-  @IsNumber({}, told('piece-bone-missing'))
-  boneMm?: number;
-
-  /** skin or silver skin left on one side: no brine passes it */
-  @IsOptional()
-  @IsBoolean(told('piece-skin-on-yes-or-no'))
-  skinOn?: boolean;
-
-  /** fat left on that side */
-  @IsOptional()
-  @Min(0, told('piece-fat-cap-least'))
-  @Max(60, told('piece-fat-cap-most', { mostMm: 60 }))
-  @IsNumber({}, told('piece-fat-cap-missing'))
-  fatCapMm?: number;
-
-  @Min(30, told('piece-length-least', { leastMm: 30 }))
-  @Max(1500, told('piece-length-most', { mostMm: 1500 }))
-  @IsNumber({}, told('piece-length-missing'))
-  lengthMm: number;
-}
-
-/** A cure mix as its label gives it, % by weight. */
-export class CureRequest {
-  @MaxLength(60, told('cure-name-longest', { most: 60 }))
-  @MinLength(1, told('cure-name-missing'))
-  @IsString(told('cure-name-missing'))
-  name: string;
-
-  @Min(0.1, told('cure-nitrite-least', { leastPercent: 0.1 }))
-  @Max(20, told('cure-nitrite-most', { mostPercent: 20 }))
-  @IsNumber({}, told('cure-nitrite-missing'))
-  nitritePercent: number;
-
-  @Min(0, told('cure-nitrate-least'))
-  @Max(20, told('cure-nitrate-most', { mostPercent: 20 }))
-  @IsNumber({}, told('cure-nitrate-missing'))
-  nitratePercent: number;
-
-  @Min(0, told('cure-salt-least'))
-  @Max(100, told('cure-salt-most', { mostPercent: 100 }))
-  @IsNumber({}, told('cure-salt-missing'))
-  saltPercent: number;
-
-  /** sugar in a ready mix */
-  @IsOptional()
-  @Min(0, told('cure-sugar-least'))
-  @Max(100, told('cure-sugar-most', { mostPercent: 100 }))
-  @IsNumber({}, told('cure-sugar-missing'))
-  sugarPercent?: number;
-
-  @IsOptional()
-  @IsBoolean(told('cure-may-pump-yes-or-no'))
-  mayPump?: boolean;
-}
-
-/** How fast brine moves in this house's meat, m²/s at 3 °C: learnt from cut faces. */
-export class DiffusivityRequest {
-  @Min(1e-10, told('diffusivity-value-least'))
-  @Max(1e-9, told('diffusivity-value-most'))
-  @IsNumber({}, told('diffusivity-value-missing'))
-  value: number;
-
-  @Min(1e-11, told('diffusivity-value-least'))
-  @Max(1e-9, told('diffusivity-value-most'))
-  @IsNumber({}, told('diffusivity-low-missing'))
-  low: number;
-
-  @Min(1e-10, told('diffusivity-value-least'))
-  @Max(1e-8, told('diffusivity-value-most'))
-  @IsNumber({}, told('diffusivity-high-missing'))
-  high: number;
-
-  @Min(0, told('diffusivity-cut-faces-least'))
-  @IsInt(told('diffusivity-cut-faces-missing'))
-  cutFaces: number;
-}
-
 const cured = (request: BatchRequest) => request.nitritePpm !== 0 && request.cure !== undefined && request.cure !== null;
 
-const pumped = (request: BatchRequest) => request.school === 'pumpAndCover';
+const pumped = (request: BatchRequest) => request.school === 'pumpAndCover' || request.school === 'pumpSame';
+
+/** A ready brine is poured as it is; a rub has none. */
+const watered = ({ school, dose, cure }: BatchRequest) => school !== 'dryRub' && !(dose?.per === 'meat' && (cure?.waterPercent ?? 0) > 0);
+
+/** Where a label says how much, the salt follows. */
+const salted = ({ dose, school, strongSaltPercent }: BatchRequest) =>
+  dose?.by !== 'label' && (dose?.by !== 'written' || school === 'pumpSame' || strongSaltPercent !== undefined);
 
 const houseRuled = (request: BatchRequest) => request.ruleSet === 'house';
 
@@ -157,12 +69,14 @@ export class BatchRequest {
   strongSaltPercent?: number;
 
   /** g; the whole water, or that of the cover brine */
+  @ValidateIf(watered)
   @Min(100, told('batch-water-least'))
   @Max(500000, told('batch-water-most', { mostL: 500 }))
   @IsNumber({}, told('batch-water-missing'))
   waterG: number;
 
   /** % of meat + water */
+  @ValidateIf(salted)
   @Min(0.5, told('batch-salt-least', { leastPercent: 0.5 }))
   @Max(8, told('batch-salt-most', { mostPercent: 8, usualPercent: 3 }))
   @IsNumber({}, told('batch-salt-missing'))
@@ -184,6 +98,28 @@ export class BatchRequest {
   @ValidateIf(cured)
   @nested(CureRequest, told('cure-shape'))
   cure?: CureRequest;
+
+  /** how the cure is dosed where it is not by the nitrite aimed at: salt and nitrite then follow from it */
+  @IsOptional()
+  @nested(DoseRequest, told('dose-shape'))
+  dose?: DoseRequest;
+
+  /** what else lies in the brine around the meat, or in the rub, as the cook wrote it */
+  @IsOptional()
+  @nestedList(OwnLineRequest, told('own-line-shape'))
+  @ArrayMaxSize(24, told('own-lines-most', { most: 24 }))
+  @IsArray(told('own-line-shape'))
+  ownLines?: OwnLineRequest[];
+
+  /** nothing of the recipe's spices goes in */
+  @IsOptional()
+  @IsBoolean(told('batch-without-spices'))
+  withoutSpices?: boolean;
+
+  /** what the cook calls salt and sugar */
+  @IsOptional()
+  @nested(LineNamesRequest, told('own-line-shape'))
+  lineNames?: LineNamesRequest;
 
   /** ascorbate or erythorbate, ppm; none when not given */
   @IsOptional()
@@ -216,7 +152,7 @@ export class BatchRequest {
   /** planned refrigerator, °C; 3 when not given */
   @IsOptional()
   @Min(-1, told('batch-cold-least', { leastC: -1 }))
-  @Max(4, told('batch-cold-most', { mostC: 4 }))
+  @Max(COLD_MOST_C, told('batch-cold-most', { mostC: COLD_MOST_C }))
   @IsNumber({}, told('batch-cold-missing'))
   coldC?: number;
 

@@ -1,7 +1,9 @@
 import { IsBoolean, IsIn, IsOptional, IsString, IsUUID, Matches, MaxLength, MinLength, ValidateIf } from 'class-validator';
 import { IsInstant } from './isInstant.js';
+import { nested } from './nested.js';
 import { ROLES, type Role } from './roles.js';
 import { told, type Told } from './say/ruleWords.js';
+import { SettingsShape } from './settingsRequest.js';
 
 const NAME = /^[\p{L}\p{M}][\p{L}\p{M}\p{N} .'’-]{0,39}$/u;
 const PIN = /^\d{4,8}$/;
@@ -31,7 +33,7 @@ const saidPassword: PropertyDecorator = (target, property) => {
   IsString(told('password-missing'))(target, property);
 };
 
-/** The first start: the house gets its name and its head cook. */
+/** The first start: the house gets its name, its head cook, and how it counts. */
 export class FirstRequest {
   @MaxLength(60, told('name-longest', { most: 60 }))
   @MinLength(1, told('house-name-missing'))
@@ -47,6 +49,17 @@ export class FirstRequest {
   @IsOptional()
   @pin
   pin?: string;
+
+  /** as usual where they are not said */
+  @IsOptional()
+  @nested(SettingsShape, told('first-settings-shape'))
+  settings?: SettingsShape;
+
+  /** that of the machine where it is not said */
+  @IsOptional()
+  @MaxLength(60, told('house-plan-time-zone-longest'))
+  @IsString(told('house-plan-time-zone-missing'))
+  timeZone?: string;
 }
 
 /** A person signs in: on a shared tablet by PIN, elsewhere by password. */

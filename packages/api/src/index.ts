@@ -1,3 +1,6 @@
+export * from './cureRequest.js';
+export * from './doseRequest.js';
+export * from './pieceRequest.js';
 export * from './batchRequest.js';
 export * from './toDesign.js';
 export * from './datesFault.js';

@@ -1,6 +1,15 @@
-import { LOG_ENTRY_KINDS, type DesignChanges, type LogEntryKind, type LotDraw, type PieceEvent, type PitEvent, type StepValues } from '@bunkhouse/core';
+import {
+  LOG_ENTRY_KINDS,
+  type DesignChanges,
+  type HandAct,
+  type LogEntryKind,
+  type LotDraw,
+  type PieceEvent,
+  type PitEvent,
+  type StepValues,
+} from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
-import { IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 import { RecipeOfBatch } from './recipeRequest.js';
 import { nested } from './nested.js';
 import { DesignChangesShape } from './shapes/designShapes.js';
@@ -11,7 +20,7 @@ const withStep = (request: LogEntryRequest) => request.kind === 'done' || reques
 const withTarget = (request: LogEntryRequest) => request.kind === 'correction' || request.kind === 'withdrawn';
 const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
 const withChanges = (request: LogEntryRequest) => request.kind === 'replanned';
-const withEvent = (request: LogEntryRequest) => request.kind === 'pit' || request.kind === 'pieces';
+const withEvent = (request: LogEntryRequest) => request.kind === 'pit' || request.kind === 'pieces' || request.kind === 'act';
 const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && request.kind !== 'lot' && !withEvent(request)) || request.reason !== undefined;
 
 /** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
@@ -26,6 +35,11 @@ export class LogEntryRequest {
   /** instant of the act */
   @IsInstant(told('log-entry-at-time'))
   at: string;
+
+  /** nobody looked at the clock: the instant is about right */
+  @IsOptional()
+  @IsBoolean(told('log-entry-about-choice'))
+  about?: boolean;
 
   @MaxLength(40, told('name-longest', { most: 40 }))
   @MinLength(1, told('log-entry-by-missing'))
@@ -49,10 +63,10 @@ export class LogEntryRequest {
   @IsObject(withSchema(told('log-entry-changes-missing'), { part: () => DesignChangesShape }))
   changes?: DesignChanges;
 
-  /** what happened at the pit, or to a piece; see `PitEvent` and `PieceEvent` of the core */
+  /** what happened at the pit, to a piece, or was done beside the plan; see `PitEvent`, `PieceEvent` and `HandAct` of the core */
   @ValidateIf(withEvent)
   @IsObject(withSchema(told('log-entry-event-missing'), { parts: EVENTS }))
-  event?: PitEvent | PieceEvent;
+  event?: PitEvent | PieceEvent | HandAct;
 
   /** what was taken from a lot; see `LotDraw` of the core */
   @ValidateIf((request: LogEntryRequest) => request.kind === 'lot')

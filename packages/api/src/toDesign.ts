@@ -1,16 +1,20 @@
 import {
   CURE_1,
+  doseAims,
   houseRules,
   NO_CURE,
   requireInstants,
   requireStores,
   RULE_SETS,
   type BatchDesign,
+  type Dose,
   type RuleSet,
   type School,
   type Section,
 } from '@bunkhouse/core';
-import type { BatchRequest, PieceRequest } from './batchRequest.js';
+import type { BatchRequest } from './batchRequest.js';
+import type { DoseRequest } from './doseRequest.js';
+import type { PieceRequest } from './pieceRequest.js';
 
 const PIECE_CODES = 'ABCDEFGHIJKL';
 
@@ -18,8 +22,15 @@ const PIECE_CODES = 'ABCDEFGHIJKL';
 export const requestRules = ({ ruleSet, houseLimit = 0, houseFloor = 0 }: Pick<BatchRequest, 'ruleSet' | 'houseLimit' | 'houseFloor'>): RuleSet =>
   ruleSet === 'house' ? houseRules({ houseLimit, houseFloor }) : RULE_SETS[ruleSet];
 
-/** The design that a checked request asks for. */
+/** The design that a checked request asks for: where a label or a whole salt says how much, its salt and nitrite follow from that. */
 export function toDesign(request: BatchRequest): BatchDesign {
+  const design = asAsked(request);
+  if (design.dose === undefined) return design;
+  const aims = doseAims(design);
+  return { ...design, ...aims, ...(aims.nitritePpm === 0 ? { cure: NO_CURE } : {}) };
+}
+
+function asAsked(request: BatchRequest): BatchDesign {
   return {
     product: request.product,
     pieces: request.pieces.map((piece, i) => ({
@@ -29,11 +40,17 @@ export function toDesign(request: BatchRequest): BatchDesign {
       section: toSection(piece),
     })),
     school: toSchool(request),
-    saltPercent: request.saltPercent,
+    saltPercent: request.saltPercent ?? 0,
     sugarPercent: request.sugarPercent,
     nitritePpm: request.nitritePpm,
-    cure: request.nitritePpm === 0 ? NO_CURE : request.cure == null ? CURE_1 : { ...request.cure },
-    ...(request.acceleratorPpm === undefined || request.acceleratorPpm === 0 || request.nitritePpm === 0 ? {} : { acceleratorPpm: request.acceleratorPpm }),
+    cure: request.nitritePpm === 0 && request.dose === undefined ? NO_CURE : request.cure == null ? CURE_1 : { ...request.cure },
+    ...(request.dose === undefined ? {} : { dose: toDose(request.dose) }),
+    ...(request.ownLines === undefined || request.ownLines.length === 0 ? {} : { ownLines: request.ownLines.map((line) => ({ ...line })) }),
+    ...(request.withoutSpices === true ? { withoutSpices: true } : {}),
+    ...(request.lineNames === undefined || Object.keys(request.lineNames).length === 0 ? {} : { lineNames: { ...request.lineNames } }),
+    ...(request.acceleratorPpm === undefined || request.dose !== undefined || request.acceleratorPpm === 0 || request.nitritePpm === 0
+      ? {}
+      : { acceleratorPpm: request.acceleratorPpm }),
     ruleSet: request.ruleSet,
     ...(request.ruleSet === 'house' ? { house: requestRules(request) } : {}),
     cureDays: request.cureDays,
@@ -58,11 +75,13 @@ function toSection({ shape, thicknessMm, boneMm = 0, skinOn = false, fatCapMm = 
 }
 
 function toSchool(request: BatchRequest): School {
-  const { waterG } = request;
-  const { strongSaltPercent } = request;
-  if (request.school === 'equilibrium') return { kind: 'equilibrium', waterG, ...(strongSaltPercent === undefined ? {} : { strongSaltPercent }) };
+  const { school: kind, strongSaltPercent } = request;
+  if (kind === 'dryRub') return { kind, waterG: 0 };
+  const waterG = Number.isFinite(request.waterG) ? request.waterG : 0;
+  if (kind === 'equilibrium')
+    return { kind, waterG, ...(strongSaltPercent === undefined || (request.dose !== undefined && request.dose.by !== 'written') ? {} : { strongSaltPercent }) };
   return {
-    kind: 'pumpAndCover',
+    kind,
     waterG,
     pumpPercent: request.pumpPercent ?? 0,
     repumpPercent: request.repumpPercent ?? 0,
@@ -70,4 +89,9 @@ function toSchool(request: BatchRequest): School {
     syringeML: request.syringeML ?? 60,
     spacingMm: request.spacingMm ?? 25,
   };
+}
+
+function toDose({ by, gPerKg = 0, per = 'meat', saltG = 0, sugarG = 0, cureG = 0 }: DoseRequest): Dose {
+  if (by === 'label') return { by, gPerKg, per };
+  return by === 'written' ? { by, saltG, sugarG, cureG } : { by };
 }

@@ -1,9 +1,14 @@
-import type { EntryDraft, LotDraw, PieceEvent, PitEvent, PlannedStepId, Probe, TendingAct } from '@bunkhouse/core';
+import type { EntryDraft, HandAct, LotDraw, PieceEvent, PitEvent, PlannedStepId, Probe, TendingAct } from '@bunkhouse/core';
 import type { LogEntryRequest } from './logEntryRequest.js';
 
 /** The draft that a checked request asks for. Fields that its kind has no use for are left behind. */
 export function toDraft(request: LogEntryRequest): EntryDraft {
-  const written = { id: request.id, by: request.by.trim(), at: new Date(request.at).toISOString() };
+  const written = {
+    id: request.id,
+    by: request.by.trim(),
+    at: new Date(request.at).toISOString(),
+    ...(request.about === true ? { about: true } : {}),
+  };
   const reason = request.reason?.trim() ?? '';
   const values = request.values ?? {};
   switch (request.kind) {
@@ -21,6 +26,8 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'pit', event: pitEvent(request.event), ...(reason === '' ? {} : { reason }) };
     case 'pieces':
       return { ...written, kind: 'pieces', event: pieceEvent(request.event), ...(reason === '' ? {} : { reason }) };
+    case 'act':
+      return { ...written, kind: 'act', event: handAct(request.event), ...(reason === '' ? {} : { reason }) };
     case 'lot': {
       const { of, lot, g } = (request.draw ?? {}) as LotDraw;
       return { ...written, kind: 'lot', draw: { of, lot, g }, ...(reason === '' ? {} : { reason }) };
@@ -36,7 +43,7 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
 const stepIn = ({ stepId = '' }: LogEntryRequest): PlannedStepId => stepId as PlannedStepId;
 
 /** The event with nothing beside what its act has. What is wrong with it `checkEntry` says. */
-function pitEvent(event: PitEvent | PieceEvent | undefined): PitEvent {
+function pitEvent(event: LogEntryRequest['event']): PitEvent {
   const given = (event ?? {}) as { act?: unknown; piece?: unknown } & Record<string, unknown>;
   switch (given.act) {
     case 'probes':
@@ -67,8 +74,15 @@ function pitEvent(event: PitEvent | PieceEvent | undefined): PitEvent {
 }
 
 /** The same for a piece. */
-function pieceEvent(event: PitEvent | PieceEvent | undefined): PieceEvent {
+function pieceEvent(event: LogEntryRequest['event']): PieceEvent {
   const { act, piece, to, staysG, goesG, offG, weighsG } = (event ?? {}) as unknown as Record<string, unknown>;
   const known = act === 'split' ? { staysG, goesG, to } : act === 'joined' ? { to } : act === 'dropped' ? {} : { offG, weighsG };
   return { act, piece, ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined && value !== null)) } as PieceEvent;
+}
+
+/** The same beside the plan. */
+function handAct(event: LogEntryRequest['event']): HandAct {
+  const { act, pieces, C, humidityPercent, g, forMin, times } = (event ?? {}) as unknown as Record<string, unknown>;
+  const known = Object.entries({ pieces, C, humidityPercent, g, forMin, times }).filter(([, value]) => value !== undefined && value !== null);
+  return { act, ...Object.fromEntries(known) } as HandAct;
 }

@@ -15,7 +15,9 @@ describe.each(PLANNED_PRODUCTS)('the usual %s', (product) => {
     const plan = planBatch(processFor(product), toDesign(request));
     expect(plan.findings.filter((finding) => finding.level === 'stop')).toEqual([]);
     expect(plan.figures.nitrite.judgement.verdict).toBe('ok');
-    expect(plan.findings.filter(({ level, code }) => level === 'warn' && code !== 'reach-short')).toEqual([]);
+    // One brine for needle and tub is right only by the clock, and its needle alone brings less than the floor: both are to be said, and where floor and limit are one, the doubt of its scales.
+    const inherent = school === 'pumpSame' ? ['by-the-clock', 'pump-under', 'doubt-over'] : [];
+    expect(plan.findings.filter(({ level, code }) => level === 'warn' && code !== 'reach-short' && !inherent.includes(code))).toEqual([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { processFor, RULE_SETS, thicknessMm, usualWaterG, type BatchDesign, type Process, type School } from '@bunkhouse/core';
+import { daysOf, isPumped, processFor, RULE_SETS, thicknessMm, usualWaterG, type BatchDesign, type Process, type School } from '@bunkhouse/core';
 import type { BatchRequest } from './batchRequest.js';
 
 /** What a form or a made-up house says of a new batch beside its recipe. */
@@ -38,8 +38,9 @@ export function requestBy(process: Process, asked: AskedOfBatch): BatchRequest {
     sugarPercent: usual.sugarPercent,
     nitritePpm: usual.nitritePpm ?? RULE_SETS.us.usualTarget,
     ...(usual.cure === undefined || usual.nitritePpm === 0 ? {} : { cure: { ...usual.cure } }),
+    ...(usual.dose === undefined || school === 'pumpAndCover' ? {} : { dose: { ...usual.dose } }),
     ruleSet: 'us',
-    cureDays: process.cureDays[school].usual,
+    cureDays: daysOf(process.cureDays, school).usual,
     meatScaleStepG: 5,
     cureScaleStepG: 0.1,
     pumpPercent: usual.pumpPercent,
@@ -80,10 +81,13 @@ export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Pro
     ...(acceleratorPpm === undefined ? {} : { acceleratorPpm }),
     ...(coldC === undefined ? {} : { coldC }),
     ...(diffusivity === undefined ? {} : { diffusivity: { ...diffusivity } }),
-    ...(school.kind === 'equilibrium'
-      ? school.strongSaltPercent === undefined
-        ? {}
-        : { strongSaltPercent: school.strongSaltPercent }
+    ...(design.dose === undefined ? {} : { dose: { ...design.dose } }),
+    ...(design.ownLines === undefined ? {} : { ownLines: design.ownLines.map((line) => ({ ...line })) }),
+    ...(design.withoutSpices === undefined ? {} : { withoutSpices: design.withoutSpices }),
+    ...(design.lineNames === undefined ? {} : { lineNames: { ...design.lineNames } }),
+    ...(school.kind === 'equilibrium' && school.strongSaltPercent !== undefined ? { strongSaltPercent: school.strongSaltPercent } : {}),
+    ...(!isPumped(school)
+      ? {}
       : {
           pumpPercent: school.pumpPercent,
           repumpPercent: school.repumpPercent,

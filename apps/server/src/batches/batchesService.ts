@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse, FamilyMember, LogEntryRequest } from '@bunkhouse/api';
 import { serverSays, datesFault, toDesign } from '@bunkhouse/api';
-import { attempt, designOf, designStops, MIX_STEPS, replay, sum, usualWaterG, type BatchDesign, type LogEntry, type Process } from '@bunkhouse/core';
+import { attempt, type BatchDesign, designOf, designStops, type LogEntry, MIX_STEPS, type Process, replay, sum, usualWaterG, withWater } from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
@@ -184,5 +184,5 @@ const PART_LETTERS = 'bcdefghijklmnopqrstuvwxyz';
 /** A part that was cut before any brine was mixed begins anew: its recipe’s cure, strength and water for its weight. */
 function beforeTheBrine(design: BatchDesign, process: Process, greenG: number): BatchDesign {
   const { school, saltPercent, sugarPercent, nitritePpm, cure, cureDays } = designOf(process, design.startsAt);
-  return { ...design, school: { ...school, waterG: usualWaterG(process, greenG) }, saltPercent, sugarPercent, nitritePpm, cure, cureDays };
+  return { ...design, school: withWater(school, usualWaterG(process, greenG)), saltPercent, sugarPercent, nitritePpm, cure, cureDays };
 }

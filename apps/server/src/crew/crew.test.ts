@@ -1,7 +1,7 @@
 import { DAY_MS } from '@bunkhouse/core';
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
-import type { PersonResponse, SessionResponse } from '@bunkhouse/api';
+import { USUAL_SETTINGS, type PersonResponse, type SessionResponse } from '@bunkhouse/api';
 import request from 'supertest';
 import { openTestHouse, type TestAgent, type TestHouse } from '../testing/testHouse.js';
 import { hashSecret, isSecret, weakPin } from './secrets.js';
@@ -278,6 +278,31 @@ describe('the first start', () => {
     const made = answers.find(({ status }) => status === 200)?.body as SessionResponse;
     expect(made).toMatchObject({ house: 'Alder Bend', first: null, person: { role: 'head' } });
     expect((await first('Late')).status).toBe(409);
+    await other.close();
+  }, 60_000);
+
+  test('the house counts from its first minute as it was told to; a zone that there is not makes nobody', async () => {
+    const other = await openTestHouse();
+    await other.database.query('DELETE FROM session');
+    await other.database.query('DELETE FROM person');
+    const asked = { house: 'Alder Bend', name: 'Mallow', password: PASSWORD, settings: { ...USUAL_SETTINGS, system: 'us', decimal: 'comma' } };
+    const first = (more: object) =>
+      other
+        .nobody()
+        .post('/api/session/first')
+        .send({ ...asked, ...more });
+    const nowhere = await first({ timeZone: 'Nowhere/At_All' });
+    expect(nowhere.status).toBe(400);
+    expect(nowhere.body).toMatchObject({ errors: [{ field: 'timeZone' }] });
+    expect((await first({ settings: { ...asked.settings, system: 'stones' } })).status).toBe(400);
+    expect((await other.nobody().get('/api/session')).body).toMatchObject({ first: 'here' });
+    expect((await first({ timeZone: 'America/Halifax' })).status).toBe(200);
+    expect(await other.database.query('SELECT name, settings FROM house')).toMatchObject([
+      { name: 'Alder Bend', settings: { system: 'us', decimal: 'comma' } },
+    ]);
+    expect(await other.database.query('SELECT plan, changed_by FROM house_plan')).toMatchObject([
+      { plan: { hours: { timeZone: 'America/Halifax' } }, changed_by: 'Mallow' },
+    ]);
     await other.close();
   }, 60_000);
 });

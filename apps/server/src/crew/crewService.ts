@@ -1,4 +1,4 @@
-import { DAY_MS } from '@bunkhouse/core';
+import { attempt, DAY_MS, requireHousePlan, usualHousePlan } from '@bunkhouse/core';
 import { randomUUID } from 'node:crypto';
 import { ConflictException, ForbiddenException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -16,6 +16,7 @@ import { Not, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { refused } from '../errors/refusals.js';
 import { HouseEntity } from '../house/houseEntity.js';
+import { HousePlanEntity } from '../house/housePlanEntity.js';
 import { isHere } from './asked.js';
 import { DEMO_CREW } from './demoCrew.js';
 import { PersonEntity } from './personEntity.js';
@@ -58,17 +59,22 @@ export class CrewService {
     };
   }
 
-  /** The first start: the head cook, who is signed in at once. Answers the token of the session. */
-  async first({ house, name, password, pin }: FirstRequest, request: Request): Promise<string> {
+  /** The first start: the head cook, who is signed in at once, and what the house goes by. Answers the token of the session. */
+  async first({ house, name, password, pin, settings, timeZone }: FirstRequest, request: Request): Promise<string> {
     if (!isHere(request)) throw new ForbiddenException(serverSays('first-at-machine'));
+    const plan = timeZone === undefined ? null : attempt(() => requireHousePlan(usualHousePlan(timeZone)));
+    if (plan !== null && 'fault' in plan) throw refused([{ ...plan.fault, field: 'timeZone' }]);
     const person = await this.person({ name, role: 'head', pin, password, by: name.trim() });
     await this.dataSource.transaction(async (manager) => {
       await manager.query(`LOCK TABLE person IN EXCLUSIVE MODE`);
       if (await manager.getRepository(PersonEntity).exists()) throw new ConflictException(serverSays('has-head-cook'));
       await manager.getRepository(PersonEntity).insert(person);
-      await manager.query(`INSERT INTO house (id, name, demo, demo_whole) VALUES (1, $1, false, true) ON CONFLICT (id) DO UPDATE SET name = $1`, [
-        house.trim(),
-      ]);
+      await manager.query(
+        `INSERT INTO house (id, name, demo, demo_whole, settings) VALUES (1, $1, false, true, $2) ON CONFLICT (id) DO UPDATE SET name = $1, settings = house.settings || $2::jsonb`,
+        [house.trim(), settings ?? {}],
+      );
+      if (plan !== null)
+        await manager.getRepository(HousePlanEntity).save({ id: 1, plan: plan.value, changedBy: name.trim(), changedAt: new Date(this.clock.now()) });
     });
     return this.sessions.open(person.id, 'password', null, request);
   }

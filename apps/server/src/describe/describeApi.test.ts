@@ -63,7 +63,9 @@ test('a request is described by the very rules that refuse it', () => {
   const schemas = document.components?.schemas as Record<string, { properties: Record<string, object>; required: string[] }>;
   expect(schemas.PieceRequest?.properties.greenG).toEqual({ type: 'number', minimum: 100, maximum: 60000 });
   expect(schemas.BatchRequest?.properties.pieces).toMatchObject({ type: 'array', minItems: 1, items: { $ref: '#/components/schemas/PieceRequest' } });
-  expect(schemas.BatchRequest?.required).toContain('saltPercent');
+  expect(schemas.BatchRequest?.required).toContain('sugarPercent');
+  // Salt and water are not asked for where a label says how much, or a rub has none.
+  expect(schemas.BatchRequest?.required).not.toContain('saltPercent');
   expect(schemas.BatchRequest?.required).not.toContain('readyBy');
   expect(schemas.SettingsRequest?.properties.rawDays).toEqual({ anyOf: [{ type: 'integer', minimum: 30, maximum: 36500 }, { type: 'null' }] });
   expect(schemas.SettingsRequest?.required).toContain('rawDays');

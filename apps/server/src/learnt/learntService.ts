@@ -15,7 +15,7 @@ import { serverSays } from '@bunkhouse/api';
 const BATCHES = 40;
 
 /** Kinds of entry that say nothing of the cure or the taste. */
-const SILENT: ReadonlySet<LogEntry['kind']> = new Set(['note', 'lot', 'pit']);
+const SILENT: ReadonlySet<LogEntry['kind']> = new Set(['note', 'lot', 'pit', 'act']);
 
 /** What a batch tells, with the number of entries that it is told from. */
 interface Told {
@@ -66,7 +66,7 @@ export class LearntService {
   /** What each of the latest batches tells, the newest first. A log in which nothing new is said of the cure tells the same. */
   private async told(): Promise<Told[]> {
     const rows = await this.dataSource.manager.query<{ batch_id: string; entries: number | null }[]>(
-      `SELECT latest.batch_id, CASE WHEN batch.cut_from IS NULL THEN (SELECT count(*)::int FROM log_entry own WHERE own.batch_id = latest.batch_id AND own.kind NOT IN ('note', 'lot', 'pit')) END AS entries
+      `SELECT latest.batch_id, CASE WHEN batch.cut_from IS NULL THEN (SELECT count(*)::int FROM log_entry own WHERE own.batch_id = latest.batch_id AND own.kind NOT IN ('note', 'lot', 'pit', 'act')) END AS entries
        FROM (SELECT batch_id, max(at) AS latest FROM log_entry WHERE kind = 'done' AND body->>'stepId' IN ('pull', 'fry', 'soak-out')
          GROUP BY batch_id ORDER BY latest DESC, batch_id LIMIT ${BATCHES}) AS latest
        JOIN batch ON batch.id = latest.batch_id ORDER BY latest.latest DESC, latest.batch_id`,

@@ -1,4 +1,4 @@
-import type { CureMix, Diffusivity, RuleSet, School } from '@bunkhouse/core';
+import type { CureMix, Diffusivity, Dose, LineNames, OwnLine, RuleSet, School } from '@bunkhouse/core';
 import { Amount, Count, MayBe, Text, Word, YesNo, type Bounds } from './rules.js';
 
 export const PERCENT: Bounds = { min: 0, max: 130 };
@@ -10,6 +10,7 @@ export class CureMixShape implements CureMix {
   @Amount('% NaNO3', PERCENT) nitratePercent: number;
   @Amount('% NaCl', PERCENT) saltPercent: number;
   @MayBe() @Amount('% sugar', PERCENT) sugarPercent?: number;
+  @MayBe() @Amount('% water, of a ready brine', PERCENT) waterPercent?: number;
   @MayBe() @YesNo('false where the label forbids pumping it') mayPump?: boolean;
 }
 
@@ -46,13 +47,65 @@ export class EquilibriumShape implements SchoolOf<'equilibrium'> {
   @MayBe() @Amount('% of the brine', PERCENT) strongSaltPercent?: number;
 }
 
-/** Pumped, and covered with brine. */
-export class PumpAndCoverShape implements SchoolOf<'pumpAndCover'> {
-  @Word(['pumpAndCover']) kind: 'pumpAndCover';
+/** What the needle does. */
+class PumpedSchoolShape {
   @Amount('g', GRAMS) waterG: number;
   @Amount('% of green weight', PERCENT) pumpPercent: number;
   @Amount('% of green weight', PERCENT) repumpPercent: number;
   @Amount('% of the pickle', PERCENT) pickleSaltPercent: number;
   @Amount('mL', { above: 0 }) syringeML: number;
   @Amount('mm', { above: 0, max: 1500 }) spacingMm: number;
+}
+
+/** Pumped, and covered with brine. */
+export class PumpAndCoverShape extends PumpedSchoolShape implements SchoolOf<'pumpAndCover'> {
+  @Word(['pumpAndCover']) kind: 'pumpAndCover';
+}
+
+/** One brine for the needle and the tub. */
+export class PumpSameShape extends PumpedSchoolShape implements SchoolOf<'pumpSame'> {
+  @Word(['pumpSame']) kind: 'pumpSame';
+}
+
+/** Rubbed on, in a bag with its juice. */
+export class DryRubShape implements SchoolOf<'dryRub'> {
+  @Word(['dryRub']) kind: 'dryRub';
+  @Amount('g', { min: 0, max: 0 }) waterG: 0;
+}
+
+/** So much as the label says. */
+class LabelDoseShape implements Extract<Dose, { by: 'label' }> {
+  @Word(['label']) by: 'label';
+  @Amount('g of the cure for each kg', { above: 0, max: 3000 }) gPerKg: number;
+  @Word(['meat', 'water']) per: 'meat' | 'water';
+}
+
+/** The curing salt is the whole salt. */
+class WholeSaltDoseShape implements Extract<Dose, { by: 'wholeSalt' }> {
+  @Word(['wholeSalt']) by: 'wholeSalt';
+}
+
+/** Every line as the cook has it written. */
+class WrittenDoseShape implements Extract<Dose, { by: 'written' }> {
+  @Word(['written']) by: 'written';
+  @Amount('g', GRAMS) saltG: number;
+  @Amount('g', GRAMS) sugarG: number;
+  @Amount('g', GRAMS) cureG: number;
+}
+
+export const DOSES = () => [LabelDoseShape, WholeSaltDoseShape, WrittenDoseShape] as const;
+
+/** What goes in beside water, salt, sugar and cure, as the cook wrote it. */
+export class OwnLineShape implements OwnLine {
+  @Text(60, { least: 1 }) name: string;
+  @Amount('g', { above: 0, max: 500000 }) g: number;
+  @MayBe() @Amount('% NaCl', PERCENT) saltPercent?: number;
+  @MayBe() @Amount('% sugar', PERCENT) sugarPercent?: number;
+  @MayBe() @Amount('% water', PERCENT) waterPercent?: number;
+}
+
+/** What the cook calls salt and sugar. */
+export class LineNamesShape implements LineNames {
+  @MayBe() @Text(60, { least: 1 }) saltG?: string;
+  @MayBe() @Text(60, { least: 1 }) sugarG?: string;
 }

@@ -1,5 +1,17 @@
-import { PRODUCTS, RULE_SET_IDS, type BatchDesign, type DesignChanges, type School, type StepInstants } from '@bunkhouse/core';
-import { DiffusivityShape, EquilibriumShape, PERCENT, PumpAndCoverShape, RuleSetShape, CureMixShape } from './cureShapes.js';
+import { PRODUCTS, RULE_SET_IDS, type BatchDesign, type DesignChanges, type Dose, type School, type StepInstants } from '@bunkhouse/core';
+import {
+  CureMixShape,
+  DiffusivityShape,
+  DryRubShape,
+  EquilibriumShape,
+  DOSES,
+  LineNamesShape,
+  OwnLineShape,
+  PERCENT,
+  PumpAndCoverShape,
+  PumpSameShape,
+  RuleSetShape,
+} from './cureShapes.js';
 import { PieceShape } from './pieceShapes.js';
 import { CELSIUS, MOST_PHASES, ProgramPhaseShape } from './programShapes.js';
 import { Amount, ByName, Either, Instant, MayBe, Part, Parts, Word, YesNo, type Bounds } from './rules.js';
@@ -15,11 +27,15 @@ type Stores = NonNullable<BatchDesign['stores']>;
 export class DesignShape implements BatchDesign {
   @Word(PRODUCTS) product: BatchDesign['product'];
   @Parts(() => PieceShape, 12, 1) pieces: PieceShape[];
-  @Either(() => [EquilibriumShape, PumpAndCoverShape] as const, 'kind') school: School;
+  @Either(() => [EquilibriumShape, PumpAndCoverShape, PumpSameShape, DryRubShape] as const, 'kind') school: School;
   @Amount('% of meat and water', PERCENT) saltPercent: number;
   @Amount('% of meat and water', PERCENT) sugarPercent: number;
   @Amount('ingoing, mg NaNO2 per kg', { min: 0, max: 2000 }) nitritePpm: number;
   @Part(() => CureMixShape) cure: CureMixShape;
+  @MayBe() @Either(DOSES, 'by') dose?: Dose;
+  @MayBe() @Parts(() => OwnLineShape, 24) ownLines?: OwnLineShape[];
+  @MayBe() @YesNo('true where nothing of the recipe’s spices goes in') withoutSpices?: boolean;
+  @MayBe() @Part(() => LineNamesShape) lineNames?: LineNamesShape;
   @MayBe() @Amount('ascorbate or erythorbate, mg per kg', { min: 0, max: 550 }) acceleratorPpm?: number;
   @Word(RULE_SET_IDS) ruleSet: BatchDesign['ruleSet'];
   @MayBe() @Part(() => RuleSetShape) house?: RuleSetShape;

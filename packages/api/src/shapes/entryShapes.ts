@@ -1,7 +1,10 @@
 import {
+  HAND_ACTS,
   LOT_KINDS,
   SHAPING_ACTS,
   TENDING_ACTS,
+  type HandAct,
+  type HandActId,
   type LogEntry,
   type LotDraw,
   type PieceEvent,
@@ -15,7 +18,7 @@ import {
 import { DesignChangesShape } from './designShapes.js';
 import { GRAMS } from './pieceShapes.js';
 import { CELSIUS } from './programShapes.js';
-import { Amount, Amounts, ByName, Count, Either, Id, Instant, MayBe, Part, Parts, Text, Word, YesNo } from './rules.js';
+import { Amount, Amounts, ByName, Count, Either, Id, Instant, MayBe, Part, Parts, Text, Texts, Word, YesNo } from './rules.js';
 import type { RuleContext } from './ruleContext.js';
 
 const PIECE = /^[A-Za-z0-9]+$/;
@@ -83,6 +86,17 @@ class DroppedShape implements PieceOf<'dropped'> {
   @Text(10, CODE) piece: string;
 }
 
+class HandActShape implements HandAct {
+  @Word(HAND_ACTS) act: HandActId;
+  /** codes of the pieces; every piece when not given */
+  @MayBe() @Texts(10, 60, PIECE) pieces?: readonly string[];
+  @MayBe() @Amount('°C', CELSIUS) C?: number;
+  @MayBe() @Amount('% relative humidity', { min: 0, max: 100 }) humidityPercent?: number;
+  @MayBe() @Amount('g', GRAMS) g?: number;
+  @MayBe() @Amount('min', { above: 0, max: 86_400 }) forMin?: number;
+  @MayBe() @Count({ min: 1, max: 50 }) times?: number;
+}
+
 export class LotDrawShape implements LotDraw {
   @Word(LOT_KINDS) of: LotDraw['of'];
   @Id() lot: string;
@@ -108,8 +122,8 @@ const VALUES = ByName<StepValues>(VALUES_OF_STEP);
 
 const PIT_EVENTS = () => [TendedShape, ProbesShape, CheckedShape, BathShape, HeardShape, DecidedShape] as const;
 const PIECE_EVENTS = () => [ShapedShape, SplitShape, JoinedShape, DroppedShape] as const;
-/** What may happen at the pit, or to a piece. */
-export const EVENTS = () => [...PIT_EVENTS(), ...PIECE_EVENTS()];
+/** What may happen at the pit, or to a piece, or be done beside the plan. */
+export const EVENTS = () => [...PIT_EVENTS(), ...PIECE_EVENTS(), HandActShape];
 
 const STEP = { pattern: /^[a-z0-9-]+$/ };
 const REASON = 1000;
@@ -123,6 +137,8 @@ abstract class Written {
   /** who was signed in on the device that handed it in, where that was somebody else */
   @MayBe() @Text(40, { least: 1 }) sentBy?: string;
   @Instant('of the act') at: string;
+  /** nobody looked at the clock */
+  @MayBe() @YesNo() about?: boolean;
   @Instant('of the writing') recordedAt: string;
 }
 
@@ -169,6 +185,11 @@ class PiecesShape extends Written implements EntryOf<'pieces'> {
   @Either(PIECE_EVENTS, 'act') event: PieceEvent;
   @MayBe() @Text(REASON) reason?: string;
 }
+class ActShape extends Written implements EntryOf<'act'> {
+  @Word(['act']) kind: 'act';
+  @Part(() => HandActShape) event: HandActShape;
+  @MayBe() @Text(REASON) reason?: string;
+}
 class LotShape extends Written implements EntryOf<'lot'> {
   @Word(['lot']) kind: 'lot';
   @Part(() => LotDrawShape) draw: LotDrawShape;
@@ -181,4 +202,4 @@ class NoteShape extends Written implements EntryOf<'note'> {
 
 /** Every kind of entry. */
 export const ENTRIES = () =>
-  [DoneShape, SkippedShape, CorrectionShape, WithdrawnShape, EndedShape, ReplannedShape, PitShape, PiecesShape, LotShape, NoteShape] as const;
+  [DoneShape, SkippedShape, CorrectionShape, WithdrawnShape, EndedShape, ReplannedShape, PitShape, PiecesShape, ActShape, LotShape, NoteShape] as const;

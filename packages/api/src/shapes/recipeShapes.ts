@@ -3,6 +3,7 @@ import {
   SCHOOLS,
   STATIONS,
   type CureDays,
+  type Dose,
   type OwnCheck,
   type Process,
   type Recipe,
@@ -10,7 +11,7 @@ import {
   type Section,
   type Spice,
 } from '@bunkhouse/core';
-import { CureMixShape, PERCENT } from './cureShapes.js';
+import { CureMixShape, DOSES, PERCENT } from './cureShapes.js';
 import { GRAMS, SECTIONS, SIZE } from './pieceShapes.js';
 import { CELSIUS, MOST_PHASES, ProgramPhaseShape } from './programShapes.js';
 import { Amount, Count, Either, MayBe, Part, Parts, Text, Word, YesNo } from './rules.js';
@@ -65,6 +66,7 @@ export class RecipeShape implements Recipe {
   @Amount('ingoing, mg NaNO2 per kg', { min: 0, max: 700 }) nitritePpm: number;
   @MayBe() @Amount('% of the brine', { min: 6, max: 26 }) strongSaltPercent?: number;
   @Part(() => CureMixShape) cure: CureMixShape;
+  @MayBe() @Either(DOSES, 'by') dose?: Dose;
   @Amount('kg for each kg of meat', { above: 0 }) waterPerMeat: number;
   @Amount('% of green weight', PERCENT) pumpPercent: number;
   @Amount('% of green weight', PERCENT) repumpPercent: number;
@@ -108,6 +110,7 @@ export class UsualShape {
   @MayBe() @Amount('ppm') nitritePpm?: number;
   @MayBe() @Amount('% of the brine', PERCENT) strongSaltPercent?: number;
   @MayBe() @Part(() => CureMixShape) cure?: CureMixShape;
+  @MayBe() @Either(DOSES, 'by') dose?: Dose;
   @MayBe() @Parts(() => SpiceShape, 24) spices?: SpiceShape[];
 }
 

@@ -1,4 +1,5 @@
 import type {
+  HandAct,
   BatchDesign,
   DesignChanges,
   FaceMarks,
@@ -43,7 +44,7 @@ test('what is written down is what core computes with, to the last property: the
     marks: Same<FaceMarksShape, FaceMarks>;
     shares: Same<FaceSharesShape, FaceShares>;
     entry: Same<OneOf<typeof ENTRIES>, LogEntry>;
-    event: Same<OneOf<typeof EVENTS>, PitEvent | PieceEvent>;
+    event: Same<OneOf<typeof EVENTS>, PitEvent | PieceEvent | HandAct>;
     origin: Same<OriginShape, Origin>;
     tool: Same<OneOf<typeof TOOL_SIZES>, ToolSize>;
     check: Same<ToolCheckShape, ToolCheck>;

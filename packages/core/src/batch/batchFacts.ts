@@ -1,33 +1,13 @@
 import { HOUR_MS } from '../clock/spans.js';
 import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
-import type { BrineId } from '../steps/brine.js';
 import { MIX_STEPS } from '../steps/mixSteps.js';
 import type { InputName, ValuesOf } from '../steps/values.js';
 import { brineWeight, type BrineWeights } from '../brine/brineStrength.js';
-import { equilibriumBrine } from '../brine/equilibriumBrine.js';
-import { pickle, type NitriteTarget, type Pickle } from '../brine/pickle.js';
-import { pumpAndCoverBrines } from '../brine/pumpAndCoverBrines.js';
-import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
-import { rulesOf } from '../cure/judgeNitrite.js';
-import { nitriteLimit } from '../cure/ruleSet.js';
-import { nitriteFraction } from '../ingredients/cureMix.js';
-import { LEAN_DIFFUSIVITY, pieceUptake, uptakeFromBath } from '../section/uptake.js';
-import { isByTheClock } from './design.js';
+import { uptakeFromBath } from '../section/uptake.js';
 import type { BatchDesign, Piece } from '../log/batchDesign.js';
 import type { StepValues } from '../log/logEntry.js';
+import { mixingSheet, OWN_LINE, type SheetBrine } from './mixingSheet.js';
 import { greenAt, type PieceFact } from './pieces.js';
-
-export const BRINE_NAMES: Record<BrineId, string> = { brine: 'Brine', pickle: 'Pump pickle', cover: 'Cover brine' };
-
-/** A brine to be mixed, or as it was. */
-export interface SheetBrine extends BrineWeights {
-  id: BrineId;
-  brineG: number;
-  /** ascorbate or erythorbate, g; where it is planned */
-  acceleratorG?: number;
-  /** true once it was weighed out */
-  weighed: boolean;
-}
 
 /** Before and after one pumping of a piece, g. */
 interface Pumping {
@@ -55,6 +35,8 @@ export interface BatchFacts {
   pumpings: Record<string, Pumping[]>;
   /** whether another pumping is still planned */
   repumpOpen: boolean;
+  /** out of its brine, weighed or not */
+  isPulled: boolean;
   pulledG: Record<string, number>;
   /** weighed in the drying, g */
   driedG: Record<string, number>;
@@ -105,9 +87,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   const after = byPiece('repump', 'pumpedG');
   const pumpings = Object.fromEntries(design.pieces.map(({ code }) => [code, [...pumping(greenG[code], first[code]), ...pumping(before[code], after[code])]]));
   const packed = measured(records, 'pack')?.packedG;
-  const brines = mixingSheet(design, sum(greenG))
-    .map((brine) => ({ ...brine, ...acceleratorOf(brine, design) }))
-    .map((brine) => asWeighed(design.nitritePpm > 0 ? weighable(brine, design, sum(greenG)) : brine, records));
+  const brines = mixingSheet(design, sum(greenG)).map((brine) => asWeighed(brine, records));
   return {
     firstGreenG,
     greenG,
@@ -120,6 +100,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     carriedOffG: records.has('pull') ? 0 : carriedOffG(design, firstGreenG, sum(greenG), brines, happened),
     pumpings,
     repumpOpen,
+    isPulled: records.has('pull'),
     pulledG: byPiece('pull', 'pulledG'),
     driedG: byPiece('pellicle', 'driedG'),
     packedG: packed ?? null,
@@ -141,83 +122,6 @@ function carriedOffG(design: BatchDesign, firstGreenG: Record<string, number>, l
   }, 0);
 }
 
-/**
- * The brines to mix for so much meat, in grams.
- *
- * @throws InputError when strength, pump and target contradict each other
- */
-function mixingSheet(design: BatchDesign, greenG: number): SheetBrine[] {
-  const { school, saltPercent, sugarPercent, nitritePpm, cure } = design;
-  if (school.kind === 'equilibrium' && school.strongSaltPercent !== undefined) {
-    const brine = strongPickle(design, greenG, school.waterG, school.strongSaltPercent);
-    return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
-  }
-  if (school.kind === 'equilibrium') {
-    const brine = equilibriumBrine({ meatG: greenG, waterG: school.waterG, saltPercent, sugarPercent, nitritePpm, cure });
-    return [{ id: 'brine', waterG: school.waterG, ...pick(brine), brineG: brine.brineG, weighed: false }];
-  }
-  const { pickle, cover } = pumpAndCoverBrines({
-    meatG: greenG,
-    coverWaterG: school.waterG,
-    pumpPercent: school.pumpPercent + school.repumpPercent,
-    pickleSaltPercent: school.pickleSaltPercent,
-    saltPercent,
-    sugarPercent,
-    nitritePpm,
-    cure,
-  });
-  return [
-    { id: 'pickle', waterG: pickle.waterG, ...pick(pickle), brineG: pickle.brineG, weighed: false },
-    { id: 'cover', waterG: cover.waterG, ...pick(cover), brineG: cover.brineG, weighed: false },
-  ];
-}
-
-/**
- * A strong pickle to be left in time. What 10 % pick-up would allow is far more than a piece takes up in days, so the dose is the one at
- * which the model's figure of the piece that takes up fastest comes to the target at the pull as planned, and never more than pick-up allows.
- */
-function strongPickle(
-  { pieces, cureDays, nitritePpm: ppm, sugarPercent, cure, diffusivity }: BatchDesign,
-  meatG: number,
-  waterG: number,
-  saltPercentOfBrine: number,
-): Pickle {
-  const of = (target: NitriteTarget) => pickle({ waterG, saltPercentOfBrine, sugarPercentOfBrine: sugarPercent, cure, target });
-  const taken = 100 * Math.max(...pieces.map((piece) => pieceUptake({ ...piece, massG: piece.greenG }, cureDays * 24, diffusivity?.value ?? LEAN_DIFFUSIVITY)));
-  const byPickUp = of({ ppm, basis: 'pickUp' });
-  const endless = of({ ppm, basis: 'pickUp', pickUpPercent: Math.max(USUAL_PICK_UP_PERCENT, taken) });
-  const even = of({ ppm, basis: 'equilibrium', meatG });
-  const byModel = endless.cureG > even.cureG ? endless : even;
-  return byModel.cureG < byPickUp.cureG ? byModel : byPickUp;
-}
-
-const pick = ({ saltG, sugarG, cureG }: Omit<BrineWeights, 'waterG'>) => ({ saltG, sugarG, cureG });
-
-/**
- * A brine whose cure can be weighed: down to a step of its scale that stays under the limit even where the other lines are weighed half
- * a step short. So where floor and limit are one, as for a belly in the US, the sheet never leads over it. Further from the limit
- * nothing is changed.
- */
-function weighable(brine: SheetBrine, design: BatchDesign, meatG: number): SheetBrine {
-  const step = design.cureScaleStepG;
-  if (brine.cureG < step || isByTheClock(design.school)) return brine;
-  const skinOn = design.pieces.some(({ section }) => section.closedSide !== undefined);
-  const limit = nitriteLimit(rulesOf(design.ruleSet, design.house), design.product, 'immersion', skinOn);
-  const shareOf = brine.id === 'brine' ? brine.brineG + meatG : brine.brineG;
-  const mostG = (brine.cureG * (limit / design.nitritePpm) * (shareOf - HALF_STEPS * design.meatScaleStepG)) / shareOf;
-  const nearestG = Math.round(brine.cureG / step) * step;
-  if (design.nitritePpm > limit || Math.max(nearestG, brine.cureG) <= mostG) return brine;
-  const weights = { waterG: brine.waterG, saltG: brine.saltG, sugarG: brine.sugarG, cureG: Number((Math.floor(mostG / step) * step).toFixed(6)) };
-  return { ...brine, ...weights, brineG: brineWeight(weights) };
-}
-
-/** It goes the way of the nitrite: as much of it for each gram of that as of the meat's share. */
-const acceleratorOf = ({ cureG }: SheetBrine, { acceleratorPpm = 0, nitritePpm, cure }: BatchDesign): Pick<SheetBrine, 'acceleratorG'> =>
-  acceleratorPpm > 0 && nitritePpm > 0 ? { acceleratorG: (cureG * nitriteFraction(cure) * acceleratorPpm) / nitritePpm } : {};
-
-/** Half a step each of water, salt and sugar. */
-const HALF_STEPS = 1.5;
-
 function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
   const values = measured(records, MIX_STEPS[planned.id]);
   if (values === undefined) return planned;
@@ -225,7 +129,9 @@ function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {
   const weights = { waterG: g('waterG'), saltG: g('saltG'), sugarG: g('sugarG'), cureG: g('cureG') };
   // What nobody weighed is not in it.
   const acceleratorG = planned.acceleratorG === undefined ? {} : { acceleratorG: values.acceleratorG ?? 0 };
-  return { id: planned.id, ...weights, ...acceleratorG, brineG: brineWeight(weights), weighed: true };
+  const own = planned.own?.map((line, i) => ({ ...line, g: Number(records.get(MIX_STEPS[planned.id])?.[`${OWN_LINE}${i + 1}`] ?? 0) }));
+  const brineG = brineWeight(weights) + (own ?? []).reduce((g, line) => g + line.g, 0);
+  return { id: planned.id, ...weights, ...acceleratorG, ...(own === undefined ? {} : { own }), brineG, weighed: true };
 }
 
 function perPiece(pieces: readonly Piece[], values: StepValues | undefined, name: string): Record<string, number> {

@@ -1,11 +1,13 @@
 import { brineDensity } from '../brine/brineDensity.js';
-import { brineStrength } from '../brine/brineStrength.js';
+import { brineStrength, type BrineWeights } from '../brine/brineStrength.js';
 import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import { saltPercentToSalometer } from '../brine/salometer.js';
 import { pumpPlan, type PumpPlan } from '../pump/pumpPlan.js';
 import { over, plus, scaled, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from '../log/batchDesign.js';
-import { inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
+import { inBrine, sum, type BatchFacts } from './batchFacts.js';
+import { isPumped } from './design.js';
+import { needleBrine, ownOf, type SheetBrine } from './mixingSheet.js';
 import { figureSays } from '../say/english/figures.js';
 import type { Message } from '../say/message.js';
 import { asFigure, SALT_SOURCE, STRENGTH_SOURCE, type Figure } from '../units/figure.js';
@@ -43,34 +45,44 @@ export interface BatchFigures {
 export function batchFigures(design: BatchDesign, facts: BatchFacts): BatchFigures {
   return {
     nitrite: nitriteFigures(design, facts),
-    brines: facts.brines.map((brine) => brineFigures(design, brine)),
+    brines: facts.brines.filter(isWet(design)).map((brine) => brineFigures(design, brine)),
     salt: saltAtTheEnd(design, facts),
     pump: pumpFigures(design, facts),
     yield: yieldFigure(design, facts),
   };
 }
 
+/** What is rubbed on dry has no strength. */
+const isWet =
+  ({ cure }: BatchDesign) =>
+  (brine: SheetBrine): boolean =>
+    brine.waterG + ownOf(brine, 'waterPercent') + (brine.cureG * (cure.waterPercent ?? 0)) / 100 > 0;
+
+/** The weights with what the cook's own lines are made of among them; what has no effect counts as weight alone. */
+function withOwn(brine: SheetBrine): BrineWeights {
+  const { waterG, saltG, sugarG, cureG, own = [] } = brine;
+  if (own.length === 0) return { waterG, saltG, sugarG, cureG };
+  const [ownSaltG, ownWaterG] = [ownOf(brine, 'saltPercent'), ownOf(brine, 'waterPercent')];
+  const restG = own.reduce((g, line) => g + line.g, 0) - ownSaltG - ownWaterG;
+  return { waterG: waterG + ownWaterG, saltG: saltG + ownSaltG, sugarG: sugarG + restG, cureG };
+}
+
 function brineFigures(design: BatchDesign, brine: SheetBrine): BrineFigures {
-  const { brineSaltPercent } = brineStrength(brine, design.cure);
+  const { brineSaltPercent } = brineStrength(withOwn(brine), design.cure);
   const step = design.meatScaleStepG;
-  const salt = plus(weighed(brine.saltG, step), scaled(weighed(brine.cureG, design.cureScaleStepG), design.cure.saltPercent / 100));
-  const all = plus(weighed(brine.waterG, step), weighed(brine.sugarG, step), weighed(brine.saltG, step), weighed(brine.cureG, design.cureScaleStepG));
+  const { saltG, waterG, sugarG } = withOwn(brine);
+  const salt = plus(weighed(saltG, step), scaled(weighed(brine.cureG, design.cureScaleStepG), design.cure.saltPercent / 100));
+  const all = plus(weighed(waterG, step), weighed(sugarG, step), weighed(saltG, step), weighed(brine.cureG, design.cureScaleStepG));
   const doubt = scaled(over(salt, all), 100);
   return {
     brine,
     salometer: saltPercentToSalometer(brineSaltPercent),
-    strength: asFigure(
-      { ...doubt, value: brineSaltPercent },
-      {
-        id: `strength-${brine.id}`,
-        label: figureSays(`fig-strength-${brine.id}`),
-        unit: '%',
-        base: figureSays('of-brine-by-weight'),
-        formula: figureSays('by-strength'),
-        working: figureSays('sum-percent', { partG: salt.value, allG: all.value }),
-        source: STRENGTH_SOURCE,
-      },
-    ),
+    strength: asFigure({ ...doubt, value: brineSaltPercent }, { id: `strength-${brine.id}`, unit: '%', source: STRENGTH_SOURCE }, () => ({
+      label: figureSays(`fig-strength-${brine.id}`),
+      base: figureSays('of-brine-by-weight'),
+      formula: figureSays('by-strength'),
+      working: figureSays('sum-percent', { partG: salt.value, allG: all.value }),
+    })),
   };
 }
 
@@ -80,38 +92,34 @@ function saltAtTheEnd(design: BatchDesign, facts: BatchFacts): Figure {
   let water = 0;
   for (const brine of facts.brines) {
     const used = brine.id === 'pickle' ? injectedG(design, facts) / brine.brineG : 1;
-    salt += used * (brine.saltG + (brine.cureG * design.cure.saltPercent) / 100);
-    water += used * brine.waterG;
+    salt += used * (brine.saltG + ownOf(brine, 'saltPercent') + (brine.cureG * design.cure.saltPercent) / 100);
+    water += used * (brine.waterG + ownOf(brine, 'waterPercent') + (brine.cureG * (design.cure.waterPercent ?? 0)) / 100);
   }
   const halfSteps = (design.meatScaleStepG / 2) * (facts.brines.length + 1);
   const value = (salt / (meat + water)) * 100;
   const spread: Measured = { value, low: ((salt - halfSteps) / (meat + water)) * 100, high: ((salt + halfSteps) / (meat + water)) * 100 };
-  return asFigure(
-    { ...spread, low: Math.max(0, spread.low) },
-    {
-      id: 'salt-even',
-      label: figureSays('fig-salt-even'),
-      unit: '%',
-      base: figureSays('of-meat-and-water'),
-      formula: figureSays('by-salt-even'),
-      working: figureSays('sum-percent-of-two', { partG: salt, meatG: meat, waterG: water }),
-      source: SALT_SOURCE,
-    },
-  );
+  return asFigure({ ...spread, low: Math.max(0, spread.low) }, { id: 'salt-even', unit: '%', source: SALT_SOURCE }, () => ({
+    label: figureSays('fig-salt-even'),
+    base: figureSays('of-meat-and-water'),
+    formula: figureSays('by-salt-even'),
+    working: figureSays('sum-percent-of-two', { partG: salt, meatG: meat, waterG: water }),
+  }));
 }
 
-function injectedG(design: BatchDesign, facts: BatchFacts): number {
+/** All that the needle put in so far and is still to put in, g. */
+export function injectedG(design: BatchDesign, facts: BatchFacts): number {
   const { school } = design;
-  if (school.kind !== 'pumpAndCover') return 0;
+  if (!isPumped(school)) return 0;
   return inBrine(design.pieces, facts).reduce((g, { code }) => g + pumpedShare(design, facts, school, code).value * (facts.greenG[code] ?? 0), 0);
 }
 
 function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
   const { school } = design;
-  const pickle = facts.brines.find((brine) => brine.id === 'pickle');
-  if (school.kind !== 'pumpAndCover' || pickle === undefined) return [];
-  const saltPercent = brineStrength(pickle, design.cure).brineSaltPercent;
-  const density = brineDensity({ saltPercent, sugarPercent: (pickle.sugarG / pickle.brineG) * 100, temperatureC: 4 });
+  const pickle = needleBrine(facts.brines, school);
+  if (!isPumped(school) || pickle === undefined) return [];
+  const saltPercent = brineStrength(withOwn(pickle), design.cure).brineSaltPercent;
+  const sugarG = pickle.sugarG + ownOf(pickle, 'sugarPercent') + (pickle.cureG * (design.cure.sugarPercent ?? 0)) / 100;
+  const density = brineDensity({ saltPercent, sugarPercent: (sugarG / pickle.brineG) * 100, temperatureC: 4 });
   return inBrine(design.pieces, facts).map((piece) => {
     const greenG = facts.greenG[piece.code] ?? piece.greenG;
     const share = pumpedShare(design, facts, school, piece.code);
@@ -129,15 +137,16 @@ function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
         section: piece.section,
         lengthMm: piece.lengthMm,
       }),
-      percent: asFigure(scaled(share, 100), {
-        id: `pump-${piece.code}`,
-        label: figureSays('fig-pump-piece', { piece: piece.code }),
-        unit: '%',
-        base: figureSays('of-green'),
-        formula: figureSays(pumpings.length > 0 ? 'by-pumped' : 'by-pump-plan'),
-        working: pumpSum(pumpings.length > 0, { gained, greenG, repumpOpen: facts.repumpOpen, school }),
-        source: 'FSIS Processing Inspectors’ Calculations Handbook; value from memory',
-      }),
+      percent: asFigure(
+        scaled(share, 100),
+        { id: `pump-${piece.code}`, unit: '%', source: 'FSIS Processing Inspectors’ Calculations Handbook; value from memory' },
+        () => ({
+          label: figureSays('fig-pump-piece', { piece: piece.code }),
+          base: figureSays('of-green'),
+          formula: figureSays(pumpings.length > 0 ? 'by-pumped' : 'by-pump-plan'),
+          working: pumpSum(pumpings.length > 0, { gained, greenG, repumpOpen: facts.repumpOpen, school }),
+        }),
+      ),
     };
   });
 }
@@ -152,15 +161,13 @@ function pumpSum(
 }
 
 function yieldFigure(design: BatchDesign, facts: BatchFacts): Figure | null {
-  if (facts.packedG === null) return null;
+  const { packedG } = facts;
+  if (packedG === null) return null;
   const green = plus(...Object.values(facts.keptGreenG).map((g) => weighed(g, design.meatScaleStepG)));
-  return asFigure(scaled(over(weighed(facts.packedG, design.meatScaleStepG), green), 100), {
-    id: 'yield',
+  return asFigure(scaled(over(weighed(packedG, design.meatScaleStepG), green), 100), { id: 'yield', unit: '%', source: 'Definition' }, () => ({
     label: figureSays('fig-packed'),
-    unit: '%',
     base: figureSays('of-green'),
     formula: figureSays('by-yield'),
-    working: figureSays('sum-percent', { partG: facts.packedG, allG: green.value }),
-    source: 'Definition',
-  });
+    working: figureSays('sum-percent', { partG: packedG, allG: green.value }),
+  }));
 }

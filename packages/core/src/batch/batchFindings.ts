@@ -7,9 +7,12 @@ import type { Figure } from '../units/figure.js';
 import { sum, type BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
 import { acceleratorFindings, chillAheadFindings, gateFindings, humidityFindings, slowChillFindings } from './chillFindings.js';
+import { isPumped } from './design.js';
+import { daysOf } from '../log/school.js';
 import type { Found } from './found.js';
 import { doseFindings } from './doseFindings.js';
 import { reachFindings } from './reachFindings.js';
+import { sizeFindings } from './sizeFindings.js';
 import { slowSmokeFault } from './slowSmoke.js';
 import { warmFindings } from './warmFindings.js';
 
@@ -17,13 +20,14 @@ import { warmFindings } from './warmFindings.js';
 export function batchFindings(found: Found): Finding[] {
   const { design, process, facts, figures, standing } = found;
   return worstFirst([
-    ...mixFindings(design.cure, design.product, design.school.kind === 'pumpAndCover'),
+    ...mixFindings(design.cure, design.product, isPumped(design.school)),
     ...doseFindings(found),
     ...uncuredFindings(found),
     ...(design.nitritePpm > 0 ? reachFindings(found) : []),
     ...cureFindings(design, process, facts),
     ...saltFindings(figures.salt),
     ...pumpFindings(design, facts, figures),
+    ...sizeFindings(design.pieces, facts.keptGreenG),
     ...weightFindings(process, facts),
     ...warmFindings(standing),
     ...gateFindings(found.cooling),
@@ -47,8 +51,8 @@ function uncuredFindings({ design, process, cured }: Found): Finding[] {
 
 /** Advice for the days of cure: pointless once it is pulled. */
 function cureFindings({ cureDays: days, school }: BatchDesign, process: Process, facts: BatchFacts): Finding[] {
-  if (Object.keys(facts.pulledG).length > 0) return [];
-  const { shortest, longest } = process.cureDays[school.kind];
+  if (facts.isPulled) return [];
+  const { shortest, longest } = daysOf(process.cureDays, school.kind);
   if (days < shortest) return [{ level: 'warn', ...batchSays('cure-short', { days, shortest }) }];
   return days > longest ? [{ level: 'warn', ...batchSays('cure-long', { days, longest }) }] : [];
 }
@@ -61,12 +65,26 @@ function saltFindings({ value: percent }: Figure): Finding[] {
   return percent < TASTE.bland ? [{ level: 'note', ...batchSays('bland', { percent, where: 'brine' }) }] : [];
 }
 
+/** Of one brine for both there must be some left to lie in. */
+function tooLittleBrine(school: BatchDesign['school'], facts: BatchFacts, planned: number): Finding | null {
+  const [brine] = facts.brines;
+  if (school.kind !== 'pumpSame' || brine === undefined || facts.isPulled) return null;
+  const needleG = (sum(facts.greenG) * planned) / 100;
+  if (brine.brineG > needleG * NEEDLE_SPARE) return null;
+  return { level: brine.weighed ? 'warn' : 'stop', ...batchSays('one-brine-too-little', { brineG: brine.brineG, needleG }) };
+}
+
+/** More than the needle takes, so that the meat is wet all round [T]. */
+const NEEDLE_SPARE = 1.5;
+
 /** A pump off its plan by more than a fifth is worth a word. */
 const PUMP_OFF = 0.2;
 
 function pumpFindings({ school }: BatchDesign, facts: BatchFacts, figures: BatchFigures): Finding[] {
-  if (school.kind !== 'pumpAndCover') return [];
+  if (!isPumped(school)) return [];
   const planned = school.pumpPercent + school.repumpPercent;
+  const short = tooLittleBrine(school, facts, planned);
+  if (short !== null) return [short];
   const [low, high] = [planned * (1 - PUMP_OFF), planned * (1 + PUMP_OFF)];
   return figures.pump.flatMap(({ code: piece, percent: { value: percent }, weighed }): Finding[] => {
     if (!weighed || (percent >= low && percent <= high)) return [];

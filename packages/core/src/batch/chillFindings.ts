@@ -1,3 +1,4 @@
+import { isPumped } from './design.js';
 import { productOf } from '../products/product.js';
 import type { Finding } from '../cure/finding.js';
 import { chillForecastH } from '../heat/chillForecast.js';
@@ -64,7 +65,7 @@ export function slowChillFindings({ cooling, facts, figures, design }: Found): F
 /** Belly bacon that is pumped and sold under the rules of the US. */
 export function acceleratorFindings({ design, facts, figures }: Found): Finding[] {
   const hasPpm = acceleratorPpm(facts, figures, design);
-  const isAsked = design.ruleSet === 'us' && productOf(design.product).limits === 'belly' && design.school.kind === 'pumpAndCover';
+  const isAsked = design.ruleSet === 'us' && productOf(design.product).limits === 'belly' && isPumped(design.school);
   if (!isAsked || hasPpm >= PUMPED_BELLY_PPM * ACCELERATOR_SHARE) return [];
   return [{ level: 'note', ...batchSays('accelerator-missing', { wantedPpm: PUMPED_BELLY_PPM, hasPpm }) }];
 }

@@ -5,8 +5,12 @@ import type { Injection, Stage } from '../diffusion/sectionProgram.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
-import type { Diffusivity } from '../log/batchDesign.js';
+import type { BatchDesign, Diffusivity } from '../log/batchDesign.js';
+import { SATURATED_SALT_PERCENT } from '../brine/salometer.js';
 import { sum } from './batchFacts.js';
+import { injectedG } from './batchFigures.js';
+import { isPumped } from './design.js';
+import { needleBrine, ownOf, type SheetBrine } from './mixingSheet.js';
 import type { BatchRecord, BatchState, StepState, Ticket } from './batchState.js';
 import { LEAN_DIFFUSIVITY } from '../section/uptake.js';
 import { inputSays } from '../say/english/inputs.js';
@@ -77,7 +81,7 @@ export function cureCourse(record: BatchRecord, state: CourseState, code: string
   return {
     code,
     section: piece.section,
-    meatG: sum(state.facts.greenG),
+    meatG: sum(state.facts.greenG) - juiceG(state),
     startsAt,
     stages: { salt: stagesOf(record, state, code, events, 'salt'), nitrite: stagesOf(record, state, code, events, 'nitrite') },
     marks,
@@ -173,15 +177,40 @@ function bathOf({ design, facts, figures }: CourseState, species: Species): { ba
   const brine = facts.brines.find(({ id }) => id !== 'pickle');
   const strength = figures.brines.find((candidate) => candidate.brine.id !== 'pickle')?.strength.value ?? 0;
   if (brine === undefined) throw new InputError('brines', inputSays('no-brine-here'));
-  return { bathG: brine.brineG, saltPercent: species === 'salt' ? strength : ((brine.cureG * nitriteFraction(design.cure)) / brine.brineG) * 100 };
+  const ofNitrite = (bathG: number) => ((brine.cureG * nitriteFraction(design.cure)) / bathG) * 100;
+  if (design.school.kind === 'dryRub') {
+    const bathG = brine.brineG + juiceG({ design, facts });
+    return { bathG, saltPercent: species === 'salt' ? (rubbedSaltG(design, brine) / bathG) * 100 : ofNitrite(bathG) };
+  }
+  const bathG = Math.max(LEAST_LEFT * brine.brineG, brine.brineG - (design.school.kind === 'pumpSame' ? injectedG(design, facts) : 0));
+  return { bathG, saltPercent: species === 'salt' ? strength : ofNitrite(brine.brineG) };
 }
+
+/** All was pumped and nothing covers it: a hundredth is counted as left [M]. */
+const LEAST_LEFT = 0.01;
+
+const rubbedSaltG = ({ cure }: BatchDesign, brine: SheetBrine): number => brine.saltG + ownOf(brine, 'saltPercent') + (brine.cureG * cure.saltPercent) / 100;
+
+/**
+ * What a rub draws of the meat until its salt is dissolved, g: the piece lies in that juice, at first as strong as brine can be, and takes it
+ * back [M: at the most a tenth of the meat, common practice].
+ */
+function juiceG({ design, facts }: Pick<CourseState, 'design' | 'facts'>): number {
+  const [rub] = facts.brines;
+  if (design.school.kind !== 'dryRub' || rub === undefined) return 0;
+  const waterG = (rubbedSaltG(design, rub) * (100 - SATURATED_SALT_PERCENT)) / SATURATED_SALT_PERCENT;
+  return Math.min(MOST_JUICE * sum(facts.greenG), Math.max(LEAST_JUICE * sum(facts.greenG), waterG - ownOf(rub, 'waterPercent')));
+}
+
+const MOST_JUICE = 0.1;
+const LEAST_JUICE = 0.02;
 
 /** What the needle put in, as weighed, else as planned. */
 function injection({ design, facts, figures }: CourseState, code: string, event: CourseEvent, species: Species): Injection {
   const { school } = design;
-  const pickle = facts.brines.find(({ id }) => id === 'pickle');
-  if (school.kind !== 'pumpAndCover' || pickle === undefined) throw new InputError('school', inputSays('not-pumped'));
-  const strength = figures.brines.find((candidate) => candidate.brine.id === 'pickle')?.strength.value ?? 0;
+  const pickle = needleBrine(facts.brines, school);
+  if (!isPumped(school) || pickle === undefined) throw new InputError('school', inputSays('not-pumped'));
+  const strength = figures.brines.find((candidate) => candidate.brine.id === pickle.id)?.strength.value ?? 0;
   const greenG = facts.greenG[code] ?? 1;
   const weighed = event.done ? facts.pumpings[code]?.[event.kind === 'pump' ? 0 : 1] : undefined;
   const planned = event.kind === 'pump' ? school.pumpPercent : school.repumpPercent;

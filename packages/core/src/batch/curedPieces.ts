@@ -3,7 +3,7 @@ import type { SingleStepId } from '../log/stepId.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { CURED_PPM } from '../cure/ruleSet.js';
 import { isByTheClock } from './design.js';
-import { inBrine, sum } from './batchFacts.js';
+import { inBrine } from './batchFacts.js';
 import type { BatchRecord, PieceCure, NotCuredFor } from './batchState.js';
 import { lately } from '../units/lately.js';
 import { cureCourse, HANDBOOK_DIFFUSIVITY, type CourseState } from './cureCourse.js';
@@ -29,7 +29,7 @@ export function curedPieces(record: BatchRecord, state: CourseState): PieceCure[
     const course = cureCourse(record, state, piece.code);
     const [reach] = reached({
       pieces: [{ code: piece.code, section: piece.section, lengthMm: piece.lengthMm, massG: facts.greenG[piece.code] ?? piece.greenG }],
-      vessel: { meatG: sum(facts.greenG) },
+      vessel: { meatG: course.meatG },
       stages: course.stages.nitrite,
       diffusivity: { low: diffusivity.low, typical: diffusivity.value, high: diffusivity.high },
       pullH: course.pullH,

@@ -7,8 +7,10 @@ import { batchSays } from '../say/english/batch.js';
 import type { Message } from '../say/message.js';
 import { beside, type Figure } from '../units/figure.js';
 import type { BatchFacts } from './batchFacts.js';
-import { isByTheClock } from './design.js';
-import { lastDayUnder } from './nitriteAtPull.js';
+import { isByTheClock, isPumped, sizeOf } from './design.js';
+import { lastDayOf } from './nitriteAtPull.js';
+import type { SheetBrine } from './mixingSheet.js';
+import { LEAN_DIFFUSIVITY, pieceUptake, uptakeFromBath, type SizedPiece } from '../section/uptake.js';
 
 /** What is known where the dose is judged. */
 interface Dosed {
@@ -51,7 +53,7 @@ function clockFindings({ design, facts, figures: { nitrite } }: Dosed): Finding[
   const { applies, judgement, others } = nitrite;
   const [even, pickUp] = [others.find(({ id }) => id === 'nitrite-even'), others.find(({ id }) => id === 'nitrite-pick-up')];
   const found: Finding[] = [];
-  if (isByTheClock(design.school) && even !== undefined && even.value > judgement.limit && Object.keys(facts.pulledG).length === 0) {
+  if (isByTheClock(design.school) && even !== undefined && even.value > judgement.limit && !facts.isPulled) {
     const until = outBy(design, facts, judgement.limit);
     found.push({ level: 'warn', ...batchSays('by-the-clock', { evenPpm: even.value, limitPpm: judgement.limit, until }) });
   }
@@ -75,8 +77,19 @@ function outBy(design: BatchDesign, { brines }: BatchFacts, limit: number): Mess
   const brine = brines.find(({ id }) => id === 'brine');
   if (brine === undefined || brine.brineG <= 0) return batchSays('nothing');
   const endless = ((brine.cureG * nitriteFraction(design.cure)) / brine.brineG) * 1e6;
-  const days = design.pieces.flatMap((piece) => lastDayUnder({ ...piece, massG: piece.greenG }, endless, limit, design.diffusivity?.value) ?? []);
+  const rate = design.diffusivity?.value ?? LEAN_DIFFUSIVITY;
+  const days = design.pieces.flatMap((piece) => lastDayOf(ppmOf(design, brines, sizeOf(piece), endless, rate), limit) ?? []);
   return days.length === 0 ? batchSays('nothing') : batchSays('out-by-day', { day: Math.min(...days) });
+}
+
+/** What a piece has after so many days: of an endless brine, or of what its needle left of the same brine, with what the needle put in. */
+function ppmOf({ school, pieces }: BatchDesign, [brine]: readonly SheetBrine[], piece: SizedPiece, endless: number, rate: number): (days: number) => number {
+  if (!isPumped(school) || brine === undefined) return (days) => endless * pieceUptake(piece, days * 24, rate);
+  const share = (school.pumpPercent + school.repumpPercent) / 100;
+  const inMeat = share / (1 + share);
+  const meatG = pieces.reduce((g, { greenG }) => g + greenG, 0);
+  const tubG = Math.max(1, brine.brineG - share * meatG);
+  return (days) => endless * (inMeat + (1 - inMeat) * uptakeFromBath(piece, days * 24, (meatG * (1 + share)) / tubG, rate));
 }
 
 /** The sheet keeps so many steps of the cure's scale under the limit at the most: one for rounding, one for the other lines. */
@@ -91,7 +104,7 @@ function stepPpm(design: BatchDesign, facts: BatchFacts, applies: Figure): numbe
 /** What would be right: cure to weigh while nothing is mixed or pumped, else what to do with the meat. */
 function remedy({ design, facts, figures }: Dosed, targetPpm: number): Message {
   const { applies } = figures.nitrite;
-  const isPulled = Object.keys(facts.pulledG).length > 0;
+  const isPulled = facts.isPulled;
   if (applies.id === 'nitrite-at-pull' && facts.lyingH > design.cureDays * 24) return batchSays(isPulled ? 'lay-too-long' : 'lies-too-long');
   if (isPulled) return batchSays('not-eaten');
   const pumped = Object.values(facts.pumpings).some((pumpings) => pumpings.length > 0);

@@ -1,5 +1,7 @@
 import type { BatchDesign } from '../log/batchDesign.js';
+import { daysOf } from '../log/school.js';
 import type { Process } from '../recipes/process.js';
+import { afterH } from '../steps/afterH.js';
 import type { StepSpec } from '../steps/step.js';
 
 /** Hours between a job and the one that it counts from. */
@@ -25,9 +27,9 @@ export function gapLimits(spec: StepSpec, process: Process, design: BatchDesign,
     if (spec.stretch === undefined) return { leastH: usualH, usualH, mostH: usualH + spec.graceH };
     return { leastH: Math.min(usualH, spec.stretch.leastH), usualH, mostH: Math.max(usualH, spec.stretch.mostH) };
   }
-  const usualH = design.cureDays * 24 * spec.after.cureShare;
+  const usualH = afterH(spec.after, design.cureDays);
   if (spec.after.cureShare !== 1) return { leastH: 0, usualH, mostH: Infinity };
-  const days = process.cureDays[design.school.kind];
+  const days = daysOf(process.cureDays, design.school.kind);
   const leastH = Math.max(days.shortest * 24, model?.earliestH ?? 0);
   const mostH = Math.min(days.longest * 24, model?.latestH ?? Infinity);
   return { leastH: Math.min(usualH, leastH), usualH, mostH: Math.max(usualH, mostH) };

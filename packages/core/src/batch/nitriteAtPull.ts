@@ -24,15 +24,20 @@ export function atPull(
     low: Math.min(endless.low * share, even.low),
     high: Math.min(endless.high * shareAt(rates.high), even.high),
   };
-  return asFigure(most, {
-    id: 'nitrite-at-pull',
-    label: figureSays('fig-at-pull', { n: hours / 24 }),
-    unit: 'ppm',
-    base: figureSays('of-meat-mean'),
-    formula: figureSays('by-model'),
-    working: figureSays('sum-model', { nitriteG: whole.nitrite.value, allG: whole.all.value, share }),
-    source: `Crank, The Mathematics of Diffusion, from memory, constant edge, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
-  });
+  return asFigure(
+    most,
+    {
+      id: 'nitrite-at-pull',
+      unit: 'ppm',
+      source: `Crank, The Mathematics of Diffusion, from memory, constant edge, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
+    },
+    () => ({
+      label: figureSays('fig-at-pull', { n: hours / 24 }),
+      base: figureSays('of-meat-mean'),
+      formula: figureSays('by-model'),
+      working: figureSays('sum-model', { nitriteG: whole.nitrite.value, allG: whole.all.value, share }),
+    }),
+  );
 }
 
 /**
@@ -63,20 +68,30 @@ export function coveredFigure(
     high: Math.max(pumped.high, pumped.high / (1 + share.low) + at(rates.high)),
   };
   const n = hours / 24;
-  return asFigure(most, {
-    id: 'nitrite-covered',
-    label: piecesCode === undefined ? figureSays('fig-needle-and-cover', { n }) : figureSays('fig-needle-and-cover-piece', { n, piece: piecesCode }),
-    unit: 'ppm',
-    base: figureSays('of-pumped-mean'),
-    formula: figureSays('by-needle-and-cover'),
-    working: figureSays('sum-needle-and-cover', { meat: inMeat, cover: inCover, share: given / Math.max(1e-9, inCover - inMeat) }),
-    source: `Mass balance of the tub; Crank, The Mathematics of Diffusion, from memory, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
-  });
+  return asFigure(
+    most,
+    {
+      id: 'nitrite-covered',
+      unit: 'ppm',
+      source: `Mass balance of the tub; Crank, The Mathematics of Diffusion, from memory, with ends and edges; diffusivity ${inWorking(rates.value * 1e10)} × 10^-10 m²/s is a modelling choice`,
+    },
+    () => ({
+      label: piecesCode === undefined ? figureSays('fig-needle-and-cover', { n }) : figureSays('fig-needle-and-cover-piece', { n, piece: piecesCode }),
+      base: figureSays('of-pumped-mean'),
+      formula: figureSays('by-needle-and-cover'),
+      working: figureSays('sum-needle-and-cover', { meat: inMeat, cover: inCover, share: given / Math.max(1e-9, inCover - inMeat) }),
+    }),
+  );
 }
 
 /** The last day, to a tenth, at which a piece in an endless brine of so many ppm is not over a limit by the model; null where it never is within sixty. */
 export function lastDayUnder(piece: SizedPiece, endless: number, limit: number, diffusivity = LEAN_DIFFUSIVITY): number | null {
-  const over = (days: number) => endless * pieceUptake(piece, days * 24, diffusivity) > limit;
+  return lastDayOf((days) => endless * pieceUptake(piece, days * 24, diffusivity), limit);
+}
+
+/** The last day, to a tenth, on which what a piece has taken up by then is not over a limit; null where it never is within sixty. */
+export function lastDayOf(ppmAt: (days: number) => number, limit: number): number | null {
+  const over = (days: number) => ppmAt(days) > limit;
   if (!over(60)) return null;
   let low = 0;
   let high = 60;

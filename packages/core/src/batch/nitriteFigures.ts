@@ -1,15 +1,17 @@
 import { InputError } from '../inputError.js';
 import { judgeNitrite, type NitriteJudgement } from '../cure/judgeNitrite.js';
 import { USUAL_PICK_UP_PERCENT } from '../cure/ingoingNitrite.js';
-import { evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type NitriteInBrine } from '../cure/nitriteFigure.js';
+import { dryFigure, evenFigure, pickUpFigure, pumpedFigure, type NitriteFigures, type NitriteInBrine } from '../cure/nitriteFigure.js';
 import { nitriteFraction } from '../ingredients/cureMix.js';
 import { exactly, minus, over, plus, scaled, times, weighed, type Measured } from '../units/measured.js';
 import { atPull, coveredFigure } from './nitriteAtPull.js';
 import { HANDBOOK_RATES, USUAL_RATES } from '../section/uptake.js';
-import { isByTheClock } from './design.js';
-import type { BatchDesign } from '../log/batchDesign.js';
+import { isByTheClock, isPumped } from './design.js';
+import type { BatchDesign, PumpedSchool } from '../log/batchDesign.js';
 import type { BrineId } from '../steps/brine.js';
-import { inBrine, sum, type BatchFacts, type SheetBrine } from './batchFacts.js';
+import { inBrine, sum, type BatchFacts } from './batchFacts.js';
+import type { SheetBrine } from './mixingSheet.js';
+import type { NitriteMethod } from '../cure/ruleSet.js';
 import { because } from '../cure/nitriteFigure.js';
 import { figureSays } from '../say/english/figures.js';
 import { inputSays } from '../say/english/inputs.js';
@@ -19,8 +21,16 @@ const ROUNDING_PPM = 1e-6;
 
 /** Which figure is judged, and what bounds it (docs/science.md, “Ingoing nitrite”). */
 export function nitriteFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
-  if (isByTheClock(design.school)) return clockFigures(design, facts);
-  return design.school.kind === 'equilibrium' ? equilibriumFigures(design, facts) : pumpAndCoverFigures(design, facts, design.school);
+  const { school } = design;
+  if (isPumped(school)) return pumpedFigures(design, facts, school);
+  if (school.kind === 'dryRub') return dryFigures(design, facts);
+  return isByTheClock(school) ? clockFigures(design, facts) : equilibriumFigures(design, facts);
+}
+
+/** Rubbed on: all of it counts against the meat. */
+function dryFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
+  const rubbed = dryFigure(brineDoubt(design, facts, 'brine').nitrite, meatDoubt(design, facts));
+  return { applies: rubbed, judgement: judged(design, rubbed.value, 'dry'), ...because(figureSays('because-rubbed-on')), others: [], lowestPumped: null };
 }
 
 /** Pulled by the clock: the pick-up, or the most that the model says has gone in by then, whichever is more; if left until even beside it. */
@@ -75,16 +85,20 @@ function equilibriumFigures(design: BatchDesign, facts: BatchFacts): NitriteFigu
   };
 }
 
-function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Extract<BatchDesign['school'], { kind: 'pumpAndCover' }>): NitriteFigures {
-  const pickle = brineDoubt(design, facts, 'pickle');
-  const cover = brineDoubt(design, facts, 'cover');
+/** A needle, and what lies around the meat: a cover of its own, or what the needle left of the same brine. */
+function pumpedFigures(design: BatchDesign, facts: BatchFacts, school: PumpedSchool): NitriteFigures {
+  const isOne = school.kind === 'pumpSame';
+  const pickle = brineDoubt(design, facts, isOne ? 'brine' : 'pickle');
   const perG = over(pickle.nitrite, pickle.brine);
   const pieces = inBrine(design.pieces, facts).map(({ code }) => ({ code, share: pumpedShare(design, facts, school, code) }));
   const injected = pieces.map(({ code, share }) => times(share, weighed(facts.greenG[code] ?? 0, design.meatScaleStepG)));
   const allInjected = plus(...injected);
+  const cover = isOne ? leftOf(pickle, allInjected) : brineDoubt(design, facts, 'cover');
   const even = evenFigure(plus(times(perG, allInjected), cover.nitrite), plus(meatDoubt(design, facts), allInjected, cover.brine));
   const pumped: NonNullable<NitriteFigures['lowestPumped']>[] = pieces.map(({ code, share }) =>
-    pieces.length > 1 ? { ...pumpedFigure(pickle, share, figureSays('fig-from-pump-piece', { piece: code })), piece: code } : pumpedFigure(pickle, share),
+    pieces.length > 1
+      ? Object.assign(pumpedFigure(pickle, share, figureSays('fig-from-pump-piece', { piece: code })), { piece: code })
+      : pumpedFigure(pickle, share),
   );
   const highest = pumped.reduce((a, b) => (b.value > a.value ? b : a));
   const lowest = pumped.reduce((a, b) => (b.value < a.value ? b : a));
@@ -110,7 +124,19 @@ function pumpAndCoverFigures(design: BatchDesign, facts: BatchFacts, school: Ext
   };
 }
 
-function judged(design: BatchDesign, ppm: number, method: 'pumped' | 'immersion'): NitriteJudgement {
+/** What is left around the meat of the brine that the needle took from: as strong, and so much less. */
+function leftOf({ nitrite, brine }: NitriteInBrine, taken: Measured): NitriteInBrine {
+  const leastG = LEAST_LEFT * brine.value;
+  const left = (g: number) => Math.max(leastG, g);
+  const share = left(brine.value - taken.value) / brine.value;
+  const rest: Measured = { value: left(brine.value - taken.value), low: left(brine.low - taken.high), high: left(brine.high - taken.low) };
+  return { nitrite: scaled(nitrite, share), brine: rest };
+}
+
+/** More than there is cannot be pumped: what is weighed says it, and a hundredth is counted as left [M]. */
+const LEAST_LEFT = 0.01;
+
+function judged(design: BatchDesign, ppm: number, method: NitriteMethod): NitriteJudgement {
   const { product, ruleSet, house, pieces } = design;
   // Skin takes nothing up: where some is left on, the limit of the whole weight is lower.
   const skinOn = pieces.some(({ section }) => section.closedSide !== undefined);
@@ -118,7 +144,7 @@ function judged(design: BatchDesign, ppm: number, method: 'pumped' | 'immersion'
 }
 
 /** What was pumped into a piece so far plus what is still planned, as a share of its green weight. */
-export function pumpedShare(design: BatchDesign, facts: BatchFacts, school: Extract<BatchDesign['school'], { kind: 'pumpAndCover' }>, code: string): Measured {
+export function pumpedShare(design: BatchDesign, facts: BatchFacts, school: PumpedSchool, code: string): Measured {
   const pumpings = facts.pumpings[code] ?? [];
   if (pumpings.length === 0) return exactly((school.pumpPercent + (facts.repumpOpen ? school.repumpPercent : 0)) / 100);
   const step = design.meatScaleStepG;
@@ -138,7 +164,8 @@ function brineDoubt(design: BatchDesign, facts: BatchFacts, id: BrineId): Nitrit
   if (brine === undefined) throw new Error(`no ${id} in this batch`);
   const cure = weighed(brine.cureG, design.cureScaleStepG);
   const step = design.meatScaleStepG;
-  const all = plus(weighed(brine.waterG, step), weighed(brine.saltG, step), weighed(brine.sugarG, step), cure);
+  const own = (brine.own ?? []).map(({ g }) => weighed(g, step));
+  const all = plus(weighed(brine.waterG, step), weighed(brine.saltG, step), weighed(brine.sugarG, step), cure, ...own);
   return { brine: all, nitrite: scaled(cure, nitriteFraction(design.cure)) };
 }
 

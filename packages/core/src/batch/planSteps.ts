@@ -1,5 +1,12 @@
 import { stepSays } from '../say/english/steps.js';
 import { ACCELERATOR_LINE } from '../steps/mixLines.js';
+import { COLD_GATE_C } from '../steps/temperatures.js';
+import type { Message } from '../say/message.js';
+import { COLD } from '../steps/meatIn.js';
+import { brineOf } from '../steps/mixSteps.js';
+import { OWN_LINE } from './mixingSheet.js';
+import type { SchoolKind } from '../log/school.js';
+import type { PlannedStepId } from '../log/stepId.js';
 import { repumps } from './design.js';
 import type { BatchDesign } from '../log/batchDesign.js';
 import type { CookProgram } from '../log/cookProgram.js';
@@ -18,12 +25,69 @@ export function planSteps(process: Process, design: BatchDesign): StepSpec[] {
     .map((step) => soakedAsPlanned(step, design))
     .map((step) => (isBath(design.program ?? process.program) ? cookedSealed(step) : step))
     .map((step) => (design.nitritePpm > 0 ? withAccelerator(step, design) : withoutCure(step)))
+    .map((step) => (design.school.kind === 'pumpSame' ? inOneBrine(step) : step))
+    .map((step) => (design.school.kind === 'dryRub' ? rubbedOn(step) : step))
+    .map((step) => withOwnLines(step, design))
     .map((step) => ({ ...step, needs: step.needs.filter((id) => ids.has(id)), after: reanchor(step, ids) }));
 }
 
 function applies(step: StepTemplate, design: BatchDesign): boolean {
-  if (step.only !== undefined && step.only !== design.school.kind) return false;
+  if (!isOfSchool(step, design.school.kind)) return false;
   return step.id !== 'repump' || repumps(design.school);
+}
+
+/** A process writes its steps for two schools: one brine for both takes its needle from the one and its brine from the other. */
+function isOfSchool({ id, only }: StepTemplate, kind: SchoolKind): boolean {
+  if (only === undefined || only === kind) return true;
+  if (kind === 'dryRub') return only === 'equilibrium';
+  return kind === 'pumpSame' && (only === 'equilibrium' || brineOf(id) === null);
+}
+
+/** What one brine for needle and tub changes: the needle waits for it, and the meat goes in after the needle. */
+function inOneBrine(step: StepSpec): StepSpec {
+  const own = (id: PlannedStepId | 'start'): PlannedStepId | 'start' => (id !== 'start' && brineOf(id) !== null ? 'mix' : id);
+  const after = { ...step.after, step: own(step.after.step) } as StepSpec['after'];
+  return {
+    ...step,
+    needs: step.needs.map((id) => own(id) as PlannedStepId),
+    after: step.id === 'meat-in' ? { step: 'pump', h: 0.5 } : after,
+  };
+}
+
+/** What is done with a rub in place of a brine. */
+function rubbedOn(step: StepSpec): StepSpec {
+  // What the house looks at beside it stays.
+  const told = (was: Message, is: Message) => ({ task: step.task.replace(was.message, is.message) });
+  const { id, inputs } = step;
+  if (id === 'mix') {
+    const task = told(stepSays('mix-task', { mostC: COLD_GATE_C }), stepSays('mix-rub-task'));
+    return { ...step, ...RUB.mix, ...task, inputs: inputs.filter(({ name }) => name !== 'waterG') };
+  }
+  if (id === 'meat-in') return { ...step, ...RUB.meatIn, ...told(stepSays('meat-in-task'), stepSays('rub-on-task')), inputs: [COLD], gates: [] };
+  if (id === 'pull') return { ...step, ...told(stepSays('pull-task'), stepSays('pull-rubbed-task')) };
+  return id.startsWith('turn-') ? { ...step, ...told(stepSays('turn-task'), stepSays('turn-bag-task')) } : step;
+}
+
+const RUB = {
+  mix: { title: 'Weigh the rub', act: 'Log rub as weighed' },
+  meatIn: { title: 'Rub on', act: 'Log rubbed on' },
+} as const;
+
+/** The cook's own lines are weighed with the brine that the meat lies in, each by its name. */
+function withOwnLines(step: StepSpec, { ownLines = [], lineNames = {}, dose }: BatchDesign): StepSpec {
+  if (step.id !== 'mix' && step.id !== 'mix-cover') return step;
+  // A label brings its own salt and sugar; a salt that is the whole salt stands beside no other.
+  const isLeftOut = (name: string) =>
+    dose?.by === 'written'
+      ? (name === 'saltG' && dose.saltG === 0) || (name === 'sugarG' && dose.sugarG === 0)
+      : (name === 'saltG' && dose !== undefined) || (name === 'sugarG' && dose?.by === 'label');
+  const named = step.inputs.map((input) => {
+    const name = lineNames[input.name as keyof typeof lineNames];
+    return name === undefined ? input : { ...input, label: name };
+  });
+  const asked = named.filter(({ name }) => !isLeftOut(name));
+  const own = ownLines.map(({ name }, i) => ({ kind: 'mass' as const, name: `${OWN_LINE}${i + 1}`, label: name, optional: true, allowZero: true }));
+  return { ...step, inputs: [...asked, ...own] };
 }
 
 /** Out of the water when the plan says so, not when it is usual. */

@@ -7,7 +7,7 @@ import type { PieceCure } from './batchState.js';
 
 /** How far the cure comes in each piece, or came: the worst is named. */
 export function reachFindings({ cured, facts, closing }: Pick<Found, 'cured' | 'facts' | 'closing'>): Finding[] {
-  const isPulled = Object.keys(facts.pulledG).length > 0;
+  const isPulled = facts.isPulled;
   const worst = cured.filter(({ why }) => why === 'middle' || why === 'mean').sort((a, b) => a.leastPpm - b.leastPpm)[0];
   const of = ({ code }: PieceCure, fact: Message) => (cured.length > 1 ? batchSays('of-the-piece', { piece: code, fact }) : fact);
   if (worst !== undefined) {

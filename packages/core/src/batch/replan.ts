@@ -4,7 +4,7 @@ import { thicknessMm, type Section } from '../section/section.js';
 import { InputError } from '../inputError.js';
 import { requireNumber, type NumberRule } from '../units/require.js';
 import { HOLD_NAMES, type BatchDesign, type HoldName, type School } from '../log/batchDesign.js';
-import { requireDesign } from './design.js';
+import { isPumped, requireDesign } from './design.js';
 import { requireProgram } from '../recipes/cookProgram.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 import type { Process } from '../recipes/process.js';
@@ -112,13 +112,14 @@ export function requireStores(stores: unknown): Partial<Record<HoldName, string>
 }
 
 function changedSchool(school: School, { usual }: Process, { pumpPercent, pickleSaltPercent }: DesignChanges): School {
-  if (school.kind === 'pumpAndCover') {
+  if (isPumped(school)) {
     return { ...school, pumpPercent: pumpPercent ?? school.pumpPercent, pickleSaltPercent: pickleSaltPercent ?? school.pickleSaltPercent };
   }
   if (pumpPercent === undefined) {
     if (pickleSaltPercent !== undefined) throw new InputError('changes.pickleSaltPercent', inputSays('no-pickle-here'));
     return school;
   }
+  if (school.kind === 'dryRub') throw new InputError('changes.pumpPercent', inputSays('rubbed-not-pumped'));
   return {
     kind: 'pumpAndCover',
     waterG: school.waterG,

@@ -1,4 +1,5 @@
 import { HOUR_MS } from '../clock/spans.js';
+import { daysOf } from '../log/school.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { ticketOf } from './ticket.js';
 import { bathOf, isDoneByBath, isReadByBath } from './bathEvidence.js';
@@ -48,7 +49,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const clock = end === undefined ? now : Date.parse(end.at);
   const calendar: CalendarWord = {
     ...(design.stepAt === undefined ? {} : { stepAt: design.stepAt }),
-    leastCureDays: Math.min(design.cureDays, process.cureDays[design.school.kind].shortest),
+    leastCureDays: Math.min(design.cureDays, daysOf(process.cureDays, design.school.kind).shortest),
   };
   const due = stepTimes(specs, startsAt, design.cureDays, stepFacts(specs, closings, standing), clock, calendar);
   const planned = plannedTimes(specs, startsAt, design.cureDays, calendar);

@@ -1,4 +1,5 @@
 import { HOUR_MS } from '../clock/spans.js';
+import { afterH } from '../steps/afterH.js';
 import type { PlannedStepId, StepInstants } from '../log/stepId.js';
 import type { Anchor, StepSpec } from '../steps/step.js';
 
@@ -47,7 +48,7 @@ export function stepTimes(
   return due;
 }
 
-const afterMs = (after: Anchor, cureDays: number): number => ('h' in after ? after.h : after.cureShare * cureDays * 24) * HOUR_MS;
+const afterMs = (after: Anchor, cureDays: number): number => afterH(after, cureDays) * HOUR_MS;
 
 function leastMs({ after, stretch }: StepSpec, leastCureDays: number): number {
   if ('h' in after) return Math.min(after.h, stretch?.leastH ?? after.h) * HOUR_MS;

@@ -1,3 +1,4 @@
+import type { BatchDesign } from '../log/batchDesign.js';
 import { HOUR_MS } from '../clock/spans.js';
 import { loinFrom, begunFrom } from '../testing/loin.js';
 import { loggedFrom } from '../testing/logged.js';
@@ -129,6 +130,28 @@ describe('what stands on a pack', () => {
       'coriander seed',
       'sodium nitrite (preservative)',
     ]);
+  });
+
+  test('the cook’s own lines stand on it, the recipe’s spice does not where it was left out, and a ready mix brings its sugar', () => {
+    const { design, ...rest } = whole();
+    const mixing = rest.entries.find((entry) => entry.kind === 'done' && entry.stepId === 'mix');
+    const ownLines = [
+      { name: 'Soy sauce', g: 60, saltPercent: 16, waterPercent: 70 },
+      { name: 'Garlic', g: 12 },
+    ];
+    const named = (changed: Partial<BatchDesign>, weighed: Record<string, number> = {}) => {
+      const entries = rest.entries.map((entry) => (entry === mixing && entry.kind === 'done' ? { ...entry, values: { ...entry.values, ...weighed } } : entry));
+      return label({ ...rest, entries, design: { ...design, ...changed } }).ingredients.map(({ message }) => message);
+    };
+    const own = named({ ownLines, withoutSpices: true }, { ownG1: 60, ownG2: 0 });
+    expect(own).toContain('soy sauce');
+    // What nobody weighed is not in it.
+    expect(own).not.toContain('garlic');
+    expect(own).not.toContain('coriander seed');
+    const mix = { name: 'Ready mix', nitritePercent: 0.6, nitratePercent: 0, saltPercent: 68, mayPump: false };
+    const dose = { by: 'label', gPerKg: 40, per: 'meat' } as const;
+    expect(named({ dose, cure: { ...mix, sugarPercent: 31 } }, { sugarG: 0 })).toContain('sugar');
+    expect(named({ dose, cure: mix }, { sugarG: 0 })).not.toContain('sugar');
   });
 
   test('what was not read to be cooked through is cooked before it is eaten', () => {

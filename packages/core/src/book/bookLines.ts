@@ -1,3 +1,4 @@
+import { isPumped } from '../batch/design.js';
 import { HOUR_MS } from '../clock/spans.js';
 import type { AnyInputName } from '../steps/values.js';
 import type { SingleStepId } from '../log/stepId.js';
@@ -70,7 +71,7 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
   const planned = replay({ ...record, entries: [] }, Date.parse(record.design.startsAt));
   const hours = (from: SingleStepId, to: SingleStepId): number | null => {
     const [a, b] = [closing(from), closing(to)];
-    return a === null || b === null || a.kind === 'skipped' ? null : (Date.parse(b.at) - Date.parse(a.at)) / HOUR_MS;
+    return a === null || b === null || a.kind === 'skipped' || b.kind === 'skipped' ? null : (Date.parse(b.at) - Date.parse(a.at)) / HOUR_MS;
   };
   const plannedHours = (from: SingleStepId, to: SingleStepId): number | null => {
     const at = (id: SingleStepId) => planned.step(id)?.plannedAt;
@@ -104,7 +105,7 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     ),
     line('cure', 'sugar', '%', record.design.sugarPercent, null),
     line('cure', 'nitrite', 'ppm', record.design.nitritePpm, facts.brines.some(({ weighed }) => weighed) ? figures.nitrite.applies.value : null),
-    line('cure', 'pump', '%', school.kind === 'pumpAndCover' ? school.pumpPercent + school.repumpPercent : null, mean(pumped)),
+    line('cure', 'pump', '%', isPumped(school) ? school.pumpPercent + school.repumpPercent : null, mean(pumped)),
     line('cure', 'days', 'd', record.design.cureDays, curedH === null ? null : curedH / 24),
     line('cure', 'pulled', 'g', null, whole(facts.pulledG)),
     line('cure', 'cold', 'C', design.coldC ?? null, extreme(standing, 'coldC', Math.max)),

@@ -1,4 +1,4 @@
-import { failedGates } from '../steps/gates.js';
+import { failedGates, unreadInputs } from '../steps/gates.js';
 import type { LogEntry } from '../log/logEntry.js';
 import { piecesAt } from '../batch/pieces.js';
 import { asWritten } from '../say/asWritten.js';
@@ -15,7 +15,7 @@ export interface Deviation {
   /** ISO instant */
   at: string;
   by: string;
-  kind: 'gate' | 'leftOut' | 'correction' | 'withdrawn' | 'decided' | 'dropped' | 'early' | 'replanned' | 'ended';
+  kind: 'gate' | 'unread' | 'leftOut' | 'correction' | 'withdrawn' | 'decided' | 'dropped' | 'early' | 'replanned' | 'ended';
   /** what it is about, in a few words */
   what: string;
   said: Message;
@@ -44,7 +44,12 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
         const now = standing.find(({ id }) => id === entry.id);
         const spec = steps.find((step) => step.spec.id === entry.stepId)?.spec;
         if (now?.kind !== 'done' || spec === undefined || entry.reason === undefined) return [];
-        return deviation(failedGates(spec, now.values, piecesAt(state, Date.parse(now.at))).length > 0 ? 'gate' : 'early', title(entry.stepId));
+        const pieces = piecesAt(state, Date.parse(now.at));
+        if (failedGates(spec, now.values, pieces).length > 0) return deviation('gate', title(entry.stepId));
+        const [first, ...more] = unreadInputs(spec, now.values, pieces);
+        if (first === undefined) return deviation('early', title(entry.stepId));
+        const unread = more.reduce<Message>((line, input) => bookSays('after-each-other', { one: line, other: nameSaid(input.label) }), nameSaid(first.label));
+        return deviation('unread', bookSays('dev-unread', { step: title(entry.stepId), unread }));
       }
       case 'skipped':
         return deviation('leftOut', bookSays('dev-left-out', { step: title(entry.stepId) }));
@@ -64,6 +69,7 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
         return deviation('ended', bookSays('dev-ended'));
       case 'lot':
         return entry.reason === undefined ? [] : deviation('gate', bookSays('dev-lot', { kind: entry.draw.of }));
+      case 'act':
       case 'note':
         return [];
     }

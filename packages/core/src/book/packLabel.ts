@@ -1,3 +1,6 @@
+import type { BatchFacts } from '../batch/batchFacts.js';
+import type { BatchDesign } from '../log/batchDesign.js';
+import { spicesOf } from '../batch/mixingSheet.js';
 import { LIMIT_C } from '../safety/fahrenheit.js';
 import { asWritten } from '../say/asWritten.js';
 import { bookSays } from '../say/english/book.js';
@@ -23,6 +26,9 @@ export interface PackLabel {
 /** What is not cured keeps as fresh cooked meat does [USDA consumer storage advice, value from memory]. */
 const UNCURED_KEEPS = 3;
 
+/** Of the green weight, where nobody weighed what came out of the brine: water is named all the same, behind the meat [T]. */
+const UNWEIGHED_WATER = 0.05;
+
 /** The label of a batch: ingredients by falling weight, with the water and the salt that it took up. */
 export function packLabel(record: BatchRecord, state: BatchState, channels: readonly ChannelReadings[] = []): PackLabel {
   const { design, facts, figures } = state;
@@ -30,13 +36,17 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
   const green = sum(facts.greenG);
   const pulled = sum(facts.pulledG);
   const isCured = design.nitritePpm > 0;
+  // Of the cook's own lines as they were weighed, by the share of the brine that the meat is of all.
+  const bath = facts.brines.find(({ own }) => own !== undefined);
+  const [ownLines, bathG] = [(bath?.own ?? []).filter(({ g }) => g > 0), bath?.brineG ?? 0];
   const share = (percent: number) => (percent / 100) * green;
   const parts: { said: Message; g: number }[] = [
     { said: bookSays(`meat-${product.meat}`), g: green },
-    { said: bookSays('has-water'), g: Math.max(0, pulled - green) },
+    { said: bookSays('has-water'), g: pulled === 0 ? green * UNWEIGHED_WATER : Math.max(0, pulled - green) },
     { said: bookSays('has-salt'), g: share(figures.salt.value) },
-    { said: bookSays('has-sugar'), g: share(design.sugarPercent) },
-    ...(record.process.usual.spices ?? []).map(({ name, gPerKg }) => ({ said: asWritten(plain(name)), g: (gPerKg * green) / 1000 })),
+    { said: bookSays('has-sugar'), g: sugarG(design, facts, green) },
+    ...ownLines.map(({ name, g }) => ({ said: asWritten(plain(name)), g: (g * green) / (green + bathG) })),
+    ...spicesOf(record.process, design).map(({ name, gPerKg }) => ({ said: asWritten(plain(name)), g: (gPerKg * green) / 1000 })),
     ...(isCured ? [{ said: bookSays('has-nitrite'), g: (figures.nitrite.applies.value * green) / 1e6 }] : []),
     ...(facts.brines.some(({ acceleratorG = 0 }) => acceleratorG > 0)
       ? [{ said: bookSays('has-ascorbate'), g: ((design.acceleratorPpm ?? 0) * green) / 1e6 }]
@@ -63,6 +73,12 @@ export function packLabel(record: BatchRecord, state: BatchState, channels: read
     ],
     keepsDays: isCuredThrough ? product.keepsDays : UNCURED_KEEPS,
   };
+}
+
+/** As it was aimed at; where the cure is dosed otherwise, what was weighed and what its mix brings, by the meat's share of all. */
+function sugarG({ dose, sugarPercent, cure }: BatchDesign, { brines: [brine] }: BatchFacts, green: number): number {
+  if (dose === undefined || brine === undefined) return (sugarPercent / 100) * green;
+  return ((brine.sugarG + (brine.cureG * (cure.sugarPercent ?? 0)) / 100) * green) / (green + brine.brineG);
 }
 
 /** `Coriander seed, crushed` is `coriander seed` to who eats it. */

@@ -27,8 +27,9 @@ export interface BrineStrength {
  */
 export function brineStrength(brine: BrineWeights, cure: CureMix): BrineStrength {
   requireCureMix(cure);
-  const { waterG, saltG, sugarG, cureG } = brine;
-  requireNumber('waterG', waterG, { above: 0, unit: 'g' });
+  const { saltG, sugarG, cureG } = brine;
+  requireNumber('waterG', brine.waterG, { min: 0, unit: 'g' });
+  const waterG = requireNumber('waterG', brine.waterG + (cureG * (cure.waterPercent ?? 0)) / 100, { above: 0, unit: 'g' });
   for (const [field, grams] of Object.entries({ saltG, sugarG, cureG })) requireNumber(field, grams, { min: 0, unit: 'g' });
   const salt = saltG + (cureG * cure.saltPercent) / 100;
   const ofSaltAndWater = (salt / (waterG + salt)) * 100;

@@ -32,12 +32,12 @@ export function requireHousePlan(plan: HousePlan): HousePlan {
   requireHours(plan.hours);
   if (plan.resources.length > MOST_RESOURCES) throw new InputError('resources', inputSays('too-many-stores', { most: MOST_RESOURCES }));
   const ids = new Set<string>();
-  for (const { id, name, capacity, closed = [] } of plan.resources) {
-    if (ids.has(id)) throw new InputError('resources', inputSays('store-named-twice', { name }));
+  for (const [i, { id, name, capacity, closed = [] }] of plan.resources.entries()) {
+    if (ids.has(id)) throw new InputError(`resources.${i}.name`, inputSays('store-named-twice', { name }));
     ids.add(id);
     requireNumber('resources.capacity', capacity, { above: 0, max: 100_000 });
-    for (const { from, to } of closed)
-      if (!(Date.parse(to) > Date.parse(from))) throw new InputError('resources.closed', inputSays('out-of-order-backwards', { name }));
+    for (const [k, { from, to }] of closed.entries())
+      if (!(Date.parse(to) > Date.parse(from))) throw new InputError(`resources.${i}.closed.${k}.to`, inputSays('out-of-order-backwards', { name }));
   }
   return plan;
 }

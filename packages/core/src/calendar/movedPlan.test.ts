@@ -50,6 +50,6 @@ describe('a batch as the Calendar plans with it', () => {
   test('a ham of seven kilograms takes two racks, and its re-pump stands beside the line', () => {
     const made = schedulable(record('ham-bone-in'), replay(record('ham-bone-in'), START), resources);
     expect(made.holds.find(({ resource }) => resource === 'smoker')?.amount).toBe(2);
-    expect(made.steps.find(({ id }) => id === 'repump')?.beside).toMatchObject({ step: 'meat-in', usualH: 84 });
+    expect(made.steps.find(({ id }) => id === 'repump')?.beside).toMatchObject({ step: 'meat-in', usualH: 96 });
   });
 });

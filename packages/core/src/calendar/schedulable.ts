@@ -1,5 +1,6 @@
 import { HOUR_MS } from '../clock/spans.js';
 import type { SingleStepId } from '../log/stepId.js';
+import { afterH } from '../steps/afterH.js';
 import { heldFor } from '../steps/heldFor.js';
 import { sum } from '../batch/batchFacts.js';
 import type { HoldName } from '../log/batchDesign.js';
@@ -79,7 +80,7 @@ function gapAfter(
 }
 
 function besideGap({ spec }: StepState, cureDays: number): { leastH: number; usualH: number; mostH: number } {
-  const usualH = 'h' in spec.after ? spec.after.h : spec.after.cureShare * cureDays * 24;
+  const usualH = afterH(spec.after, cureDays);
   const { leastH, mostH } = spec.stretch ?? { leastH: Math.max(0, usualH - REPUMP_OFF_H), mostH: usualH + REPUMP_OFF_H };
   return { leastH: Math.min(leastH, usualH), usualH, mostH: Math.max(mostH, usualH) };
 }

@@ -1,22 +1,24 @@
+import { daysOf } from '../log/school.js';
 import { HOUR_MS, DAY_MS, MINUTE_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { bathOf, bathSetC, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
-import { thicknessMm } from '../section/section.js';
 import { nameSaid } from '../say/english/names.js';
 import { checkSays } from '../say/english/check.js';
 import { asWritten } from '../say/asWritten.js';
 import type { Message } from '../say/message.js';
+import { mayBeLeftOut } from '../steps/mayBeLeftOut.js';
 import { titleOf } from '../steps/titleOf.js';
 import { numberFault, type NumberRule } from '../units/require.js';
 import { doseFindings } from '../batch/doseFindings.js';
 import { isByTheClock } from '../batch/design.js';
-import type { BatchDesign, Piece } from '../log/batchDesign.js';
+import type { Piece } from '../log/batchDesign.js';
 import { brineOf } from '../steps/mixSteps.js';
 import type { CoolingState } from '../batch/coreEvidence.js';
-import { attempt, reasonFault, withDraft, withoutAct } from './entryDraft.js';
+import { attempt, hasReason, REASON_LENGTH, reasonFault, withDraft, withoutAct } from './entryDraft.js';
 import { faultAt, type EntryDraft, type EntryFault } from '../log/entryFault.js';
 import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from '../steps/gates.js';
 import type { StepValues } from '../log/logEntry.js';
+import { handActFaults } from './handActFaults.js';
 import { lotDrawFaults } from './lotDrawFaults.js';
 import { pieceEventFaults } from './pieceEventFaults.js';
 import { piecesAt } from '../batch/pieces.js';
@@ -24,16 +26,15 @@ import { pitEventFaults } from './pitEventFaults.js';
 import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
 import { slowSmokeFault } from '../batch/slowSmoke.js';
 import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
+import { weightFaults } from './weightFaults.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
 import type { Gate, StepInput, StepSpec } from '../steps/step.js';
 import { wordsOfStep } from '../batch/wordsOfStep.js';
-import type { AnyInputName } from '../steps/values.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
 const AHEAD_MS = 2 * MINUTE_MS;
-const REASON_LENGTH = 8;
 
 /**
  * Checks an entry before it is written; an empty answer means that it may be. The form and the server ask the same question.
@@ -59,6 +60,15 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
       ];
     case 'pieces':
       return [...liveFault(state), ...pieceFaults(record, state, draft, at, now)];
+    case 'act':
+      // Served, carved and given away is what was packed already.
+      return [
+        ...(state.outcome === 'thrownAway' ? liveFault(state) : []),
+        ...handActFaults(
+          draft.event,
+          piecesAt(state, at).map(({ code }) => code),
+        ),
+      ];
     case 'lot':
       return [...liveFault(state), ...lotDrawFaults(draft.draw)];
     case 'ended':
@@ -99,7 +109,7 @@ function stepFault(state: BatchState, stepId: PlannedStepId, check: (step: StepS
 }
 
 function skipFaults(step: StepState, state: BatchState, draft: { reason: string }, at: number): EntryFault[] {
-  if (!step.spec.skippable) return [faultAt('stepId', checkSays('not-left-out', { step: titleOf(step.spec) }))];
+  if (!mayBeLeftOut(step.spec)) return [faultAt('stepId', checkSays('not-left-out', { step: titleOf(step.spec) }))];
   return [...closedFault(step), ...orderFaults(step, state, at), ...reasonFault(draft.reason, REASON_LENGTH, checkSays('why-left-out'))];
 }
 
@@ -133,7 +143,7 @@ function sealedFaults(record: BatchRecord, state: BatchState, { spec, read }: St
 }
 
 function impossibleFaults(spec: StepSpec, state: BatchState, record: BatchRecord, draft: { values: StepValues } & EntryDraft): EntryFault[] {
-  const weights = weightFaults(spec, state, state.design, draft.values, draft.reason);
+  const weights = weightFaults(state, draft.values, draft.reason);
   return weights.length > 0 ? weights : replayFaults(record, draft);
 }
 
@@ -189,7 +199,7 @@ function valueFaults(
       name.includes(':') && pieces.length > 1
         ? checkSays('of-piece', { input: nameSaid(input.label), piece: name.split(':')[1] ?? '' })
         : nameSaid(input.label);
-    const fault = inputFault(input, label, value, isReadOfEach(input, pieces));
+    const fault = inputFault(input, label, value, isReadOfEach(input, pieces), mayBeUnread(spec, input) ? hasReason(reason) : null);
     if (fault !== null) return [faultAt(`values.${name}`, fault)];
     if (input.kind !== 'temperature' || typeof value !== 'number') return [];
     const of = readOf(spec, input);
@@ -197,14 +207,21 @@ function valueFaults(
   });
   const each = spec.inputs.filter((input) => isReadOfEach(input, pieces) && input.optional !== true);
   const isUnread = each.length > 0 && each.every((input) => inputNames(input, pieces).every((name) => values[name] === undefined));
-  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 ? [faultAt('entry', checkSays('none-read'))] : [])];
+  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 && !hasReason(reason) ? [faultAt('entry', checkSays('none-read'))] : [])];
 }
 
 const HEAVIEST_G = 100_000;
 const DEEPEST_MM = 300;
 
-function inputFault(input: StepInput, label: Message, value: number | string | undefined, mayBeUnread: boolean): Message | null {
-  if (value === undefined) return input.optional || mayBeUnread ? null : checkSays('input-missing', { input: label });
+/** Whether the truth may be that nobody read it. What the dose is worked out from is weighed. */
+const mayBeUnread = (spec: StepSpec, input: StepInput): boolean => input.kind !== 'mass' || spec.id === 'pull' || spec.id === 'pack';
+
+/** @param why whether it is written why nobody read it; null where it must be known */
+function inputFault(input: StepInput, label: Message, value: number | string | undefined, isOneOfMany: boolean, why: boolean | null): Message | null {
+  if (value === undefined) {
+    if (input.optional || isOneOfMany || why === true) return null;
+    return checkSays(why === null ? 'input-missing' : 'input-unread', { input: label });
+  }
   if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : checkSays('choose-one', { input: label });
   if (typeof value !== 'number' || !Number.isFinite(value)) return checkSays('input-no-number', { input: label });
   if (input.kind === 'depth') return numberFault(value, { min: 0, max: DEEPEST_MM, unit: 'mm' }, label);
@@ -216,43 +233,6 @@ function inputFault(input: StepInput, label: Message, value: number | string | u
         : { above: 0, max: HEAVIEST_G, unit: 'g' };
   const fault = numberFault(value, rule, label);
   return fault !== null && input.kind === 'mass' && value > HEAVIEST_G ? checkSays('grams-for-kilograms', { fault }) : fault;
-}
-
-/** Weights that cannot be beside the weights that are known. */
-function weightFaults(spec: StepSpec, state: BatchState, design: BatchDesign, values: StepValues, reason?: string): EntryFault[] {
-  const faults: EntryFault[] = [];
-  for (const { code } of design.pieces) {
-    const greenG = state.facts.greenG[code] ?? 0;
-    // After a cut what is weighed is what is left of the piece.
-    const left = (state.facts.keptGreenG[code] ?? greenG) / (greenG || 1);
-    const weight = (name: AnyInputName) => values[`${name}:${code}`];
-    const after = weight('pumpedG');
-    const before = weight('beforeG') ?? greenG;
-    if (typeof after === 'number' && typeof before === 'number') {
-      if (after < before) faults.push(faultAt(`values.pumpedG:${code}`, checkSays('lighter-after-pumping', { piece: code, beforeG: before, afterG: after })));
-      else if (after > before * 1.6) faults.push(faultAt(`values.pumpedG:${code}`, checkSays('pumped-too-much', { percent: (after / before - 1) * 100 })));
-    }
-    faults.push(
-      ...farFrom(`values.beforeG:${code}`, weight('beforeG'), greenG, 0.6, 2),
-      ...farFrom(`values.pulledG:${code}`, weight('pulledG'), greenG, 0.5, 2),
-      ...farFrom(`values.driedG:${code}`, weight('driedG'), (state.facts.pulledG[code] ?? greenG) * left, 0.6, 1.1),
-    );
-    const piece = design.pieces.find((candidate) => candidate.code === code);
-    const coloured = weight('colouredMm');
-    const halfMm = piece === undefined ? Infinity : thicknessMm(piece.section) / 2;
-    if (typeof coloured === 'number' && coloured > halfMm + 0.5) faults.push(faultAt(`values.colouredMm:${code}`, checkSays('deeper-than-middle', { halfMm })));
-    const planned = piece?.greenG ?? greenG;
-    // Another piece than was planned may be weighed: it is asked about, since in the other unit it would be 2.2 times as much.
-    const other = hasReason(reason) ? [] : farFrom(`values.greenG:${code}`, weight('greenG'), planned, 0.5, 2);
-    faults.push(...other, ...(other.length > 0 ? [faultAt('reason', checkSays('other-piece'))] : []));
-  }
-  const green = Object.values(state.facts.keptGreenG).reduce((a, b) => a + b, 0);
-  return [...faults, ...farFrom('values.packedG', values.packedG, green, 0.05, 1.5)];
-}
-
-function farFrom(field: string, value: number | string | undefined, expected: number, low: number, high: number): EntryFault[] {
-  if (typeof value !== 'number' || (value >= expected * low && value <= expected * high)) return [];
-  return [faultAt(field, checkSays('far-from-before', { g: value, beforeG: expected }))];
 }
 
 function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
@@ -270,7 +250,7 @@ function gateFaults(record: BatchRecord, state: BatchState, step: StepState, dra
   const early = step.spec.notBeforeCureShare;
   const from = early === undefined ? null : state.step(early.step)?.closing;
   if (early !== undefined && from) {
-    const shortestMs = record.process.cureDays[state.design.school.kind].shortest * early.share * DAY_MS;
+    const shortestMs = daysOf(record.process.cureDays, state.design.school.kind).shortest * early.share * DAY_MS;
     // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
     const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * DAY_MS) - HOUR_MS;
     const short = reachFaults(record, draft, at);
@@ -352,13 +332,15 @@ const OFF_SHEET = { share: 0.2, g: 10 };
 function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: DoneDraft): EntryFault[] {
   const planned = before.facts.brines.find((brine) => brine.id === brineOf(draft.stepId));
   if (planned === undefined) return [];
-  for (const [name, word] of Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, (typeof MIX_LINES)[keyof typeof MIX_LINES]][]) {
-    if (draft.values[name] === undefined) continue;
+  const lines = Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, (typeof MIX_LINES)[keyof typeof MIX_LINES]][];
+  const off = lines.flatMap(([name, word]) => {
+    if (draft.values[name] === undefined) return [];
     const weighed = Number(draft.values[name]);
     const most = name === 'cureG' ? after.design.cureScaleStepG : Math.max(OFF_SHEET.g, after.design.meatScaleStepG);
-    if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) continue;
+    if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) return [];
     return [faultAt('reason', checkSays('off-the-sheet', { line: checkSays(word), weighedG: weighed, plannedG: planned[name] }))];
-  }
+  });
+  if (off.length > 0) return off;
   const under = doseFindings(after).find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
   const wasUnder = doseFindings(before).some((finding) => finding.code === under?.code);
   return under === undefined || wasUnder ? [] : [faultAt('reason', checkSays('add-what-is-missing', { why: under }))];
@@ -391,11 +373,9 @@ function withdrawalFault(record: BatchRecord, state: BatchState, replaces: strin
   const shared = sharedFault(record, replaces);
   if (shared !== null) return [shared];
   if (target === undefined) return [faultAt('replaces', checkSays('nothing-to-take-back'))];
-  if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot') return [];
+  if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot' || target.kind === 'act') return [];
   if (target.kind === 'pieces') return target.event.act === 'split' ? [faultAt('replaces', checkSays('part-stands-alone'))] : [];
   if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
   const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
   return built === undefined ? [] : [faultAt('entry', checkSays('built-upon', { step: titleOf(built.spec) }))];
 }
-
-const hasReason = (reason: string | undefined): boolean => reason !== undefined && reason.trim().length >= REASON_LENGTH;

@@ -4,6 +4,11 @@ import type { BatchRecord } from '../batch/batchState.js';
 import { faultAt, type EntryFault, type EntryDraft } from '../log/entryFault.js';
 import type { Message } from '../say/message.js';
 
+/** A reason of fewer signs says nothing. */
+export const REASON_LENGTH = 8;
+
+export const hasReason = (reason: string | undefined): boolean => reason !== undefined && reason.trim().length >= REASON_LENGTH;
+
 export function reasonFault(reason: string | undefined, length: number, said: Message): EntryFault[] {
   return reason !== undefined && reason.trim().length >= length ? [] : [faultAt('reason', said)];
 }

@@ -27,7 +27,13 @@ export function pieceEventFaults(event: PieceEvent, state: BatchState, at: numbe
       return here.length > 1 ? [] : [faultAt('event.piece', checkSays('last-piece'))];
     default:
       if (!(SHAPING_ACTS as readonly string[]).includes(event.act)) return [faultAt('event.act', checkSays('no-act-on-piece'))];
-      return [...weightFault('event.offG', checkSays('cut-away'), event.offG), ...weighsFault(event.weighsG, piece)];
+      return [
+        ...weightFault('event.offG', checkSays('cut-away'), event.offG),
+        ...(event.offG !== undefined && event.offG >= piece.greenG
+          ? [faultAt('event.offG', checkSays('cut-it-all', { offG: event.offG, greenG: piece.greenG }))]
+          : []),
+        ...weighsFault(event.weighsG, piece),
+      ];
   }
 }
 

@@ -277,6 +277,7 @@ describe('what cannot be', () => {
     ['a piece that is not there', { ...split, piece: 'Z' }, /no such piece/],
     ['half of it lost', { ...split, staysG: 200, goesG: 300 }, /500 g of a piece of 4000 g green/],
     ['kilograms for grams', { ...split, staysG: 1.5, goesG: 2.5 }, /at least 50 g/],
+    ['more cut away than it weighs', { act: 'trimmed', piece: 'A', offG: 4500 }, /4500 g cut away from a piece of 4000 g: look at the unit/],
     ['no weight', { ...split, goesG: undefined }, /a weight is missing/],
     ['text for a weight', { ...split, goesG: '2500' }, /a weight is missing/],
     ['nowhere to go', { ...split, to: '../x' }, /needs to be a batch/],

@@ -1,3 +1,4 @@
+import { isPumped } from '../batch/design.js';
 import { HOUR_MS, DAY_MS } from '../clock/spans.js';
 import type { PlannedStepId, SingleStepId } from '../log/stepId.js';
 import { attempt, withDraft, withoutAct } from './entryDraft.js';
@@ -55,7 +56,7 @@ export function replanFaults(record: BatchRecord, state: BatchState, draft: Extr
 /** Where the school changes, its jobs and limits are those of the other school, its days the usual ones. */
 function schooled(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'replanned' }>, now: number): BatchState {
   const { pumpPercent, pickleSaltPercent } = draft.changes;
-  if (pumpPercent === undefined || state.design.school.kind === 'pumpAndCover') return state;
+  if (pumpPercent === undefined || isPumped(state.design.school)) return state;
   const cureDays = record.process.cureDays.pumpAndCover.usual;
   return replay(withDraft(record, { ...draft, changes: { pumpPercent, pickleSaltPercent, cureDays } }), now);
 }

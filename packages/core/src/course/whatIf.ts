@@ -1,6 +1,6 @@
 import { bookSays } from '../say/english/book.js';
 import type { Message } from '../say/message.js';
-import { thickestMm } from '../batch/design.js';
+import { isPumped, thickestMm } from '../batch/design.js';
 import { checkEntry } from '../check/checkEntry.js';
 import { attempt } from '../check/entryDraft.js';
 import { changedDesign } from '../batch/replan.js';
@@ -39,13 +39,13 @@ export function whatIfs(record: BatchRecord, state: BatchState, now: number): Wh
   const offered: Omit<WhatIf, 'open' | 'title'>[] = [
     { id: 'shorter', said: bookSays('if-shorter'), changes: { cureDays: cureDays - 1 } },
     { id: 'longer', said: bookSays('if-longer'), changes: { cureDays: cureDays + 1 } },
-    school.kind === 'equilibrium'
-      ? {
+    isPumped(school)
+      ? { id: 'pickle', said: bookSays('if-pickle', { percent: STRONGER.pickle }), changes: { pickleSaltPercent: school.pickleSaltPercent + STRONGER.pickle } }
+      : {
           id: 'pump',
           said: bookSays('if-pump', { days: Math.min(cureDays, days.pumpAndCover.usual) }),
           changes: { pumpPercent: record.process.usual.pumpPercent || USUAL_PUMP_PERCENT, cureDays: Math.min(cureDays, days.pumpAndCover.usual) },
-        }
-      : { id: 'pickle', said: bookSays('if-pickle', { percent: STRONGER.pickle }), changes: { pickleSaltPercent: school.pickleSaltPercent + STRONGER.pickle } },
+        },
     ...(school.kind === 'equilibrium' && school.strongSaltPercent === undefined
       ? [
           {

@@ -13,6 +13,8 @@ export interface CureMix {
   saltPercent: number;
   /** sugar, %; none when not given */
   sugarPercent?: number;
+  /** water, %: of a brine that is bought ready; none when not given */
+  waterPercent?: number;
   /** false where the label forbids pumping it */
   mayPump?: boolean;
 }
@@ -56,6 +58,7 @@ export function requireCureMix(cure: CureMix): CureMix {
     requireNumber('cure.nitratePercent', cure.nitratePercent, { min: 0, max: 100, unit: '%' }),
     requireNumber('cure.saltPercent', cure.saltPercent, { min: 0, max: 100, unit: '%' }),
     requireNumber('cure.sugarPercent', cure.sugarPercent ?? 0, { min: 0, max: 100, unit: '%' }),
+    requireNumber('cure.waterPercent', cure.waterPercent ?? 0, { min: 0, max: 100, unit: '%' }),
   ];
   if (parts.reduce((a, b) => a + b, 0) > 100.000001) {
     throw new InputError('cure', inputSays('label-over-hundred', { cure: cure.name }));

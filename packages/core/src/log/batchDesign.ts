@@ -13,7 +13,20 @@ export interface Piece {
   lengthMm: number;
 }
 
-/** How the brine meets the meat. Water in g; percents of the pump are of green weight, of the pickle w/w of the brine. */
+/** What the needle does: percents of the pump are of green weight, of the pickle w/w of the brine. */
+interface Needle {
+  pumpPercent: number;
+  /** 0 where the piece is not pumped again half-way */
+  repumpPercent: number;
+  pickleSaltPercent: number;
+  syringeML: number;
+  spacingMm: number;
+}
+
+/** One brine for the needle, another around it; or one brine for both. `waterG` is that of the brine that it lies in. */
+export type PumpedSchool = ({ kind: 'pumpAndCover'; waterG: number } & Needle) | ({ kind: 'pumpSame'; waterG: number } & Needle);
+
+/** How the cure meets the meat. Water in g. */
 export type School =
   | {
       kind: 'equilibrium';
@@ -24,17 +37,29 @@ export type School =
        */
       strongSaltPercent?: number;
     }
-  | {
-      kind: 'pumpAndCover';
-      /** water of the cover brine */
-      waterG: number;
-      pumpPercent: number;
-      /** 0 where the piece is not pumped again half-way */
-      repumpPercent: number;
-      pickleSaltPercent: number;
-      syringeML: number;
-      spacingMm: number;
-    };
+  | PumpedSchool
+  /** rubbed on, in a bag with the juice that it draws */
+  | { kind: 'dryRub'; waterG: 0 };
+
+/**
+ * A cure that is not weighed for an aim: so much as its label says, as the whole salt, or every line as the cook has it written; the nitrite
+ * follows.
+ */
+export type Dose =
+  { by: 'label'; gPerKg: number; per: 'meat' | 'water' } | { by: 'wholeSalt' } | { by: 'written'; saltG: number; sugarG: number; cureG: number };
+
+/** What goes in beside water, salt, sugar and cure, as the cook wrote it: weighed, named, and counted for what it is made of. */
+export interface OwnLine {
+  name: string;
+  g: number;
+  /** % by weight; the rest counts as weight alone */
+  saltPercent?: number;
+  sugarPercent?: number;
+  waterPercent?: number;
+}
+
+/** What the cook calls the lines that every brine has: coarse sea salt, brown sugar. */
+export type LineNames = Partial<Record<'saltG' | 'sugarG', string>>;
 
 /** What a cook decides before a batch starts. Everything else follows from this, the process and the log. */
 export interface BatchDesign {
@@ -48,6 +73,13 @@ export interface BatchDesign {
   /** ingoing nitrite aimed at, ppm */
   nitritePpm: number;
   cure: CureMix;
+  /** how the cure is dosed where it is not by the nitrite aimed at */
+  dose?: Dose;
+  /** what else lies in the brine around the meat, or in the rub */
+  ownLines?: OwnLine[];
+  /** true where nothing of the recipe's spices goes in */
+  withoutSpices?: boolean;
+  lineNames?: LineNames;
   /** ascorbate or erythorbate, ppm of the meat, by the way of the nitrite; none when not given */
   acceleratorPpm?: number;
   ruleSet: RuleSetId;

@@ -2,6 +2,7 @@ import type { PlannedStepId } from './stepId.js';
 import type { LotDraw } from './lotDraw.js';
 import type { PieceEvent } from './pieceEvent.js';
 import type { PitEvent } from './pitEvent.js';
+import type { HandAct } from './handAct.js';
 import type { ReadWith } from './readWith.js';
 import type { DesignChanges } from './designChanges.js';
 
@@ -19,6 +20,8 @@ interface Written {
   sentBy?: string;
   /** ISO instant of the act */
   at: string;
+  /** nobody looked at the clock */
+  about?: boolean;
   /** ISO instant of the writing */
   recordedAt: string;
 }
@@ -39,15 +42,30 @@ export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChang
 export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string; read?: ReadWith };
 /** Something was done to a piece beside the steps, or it left. */
 export type PieceEntry = Written & { kind: 'pieces'; event: PieceEvent; reason?: string };
+/** Hands did something that no plan asked for. */
+export type ActEntry = Written & { kind: 'act'; event: HandAct; reason?: string };
 /** Something was taken from a lot. */
 export type LotEntry = Written & { kind: 'lot'; draw: LotDraw; reason?: string };
 /** Something worth keeping. */
 type NoteEntry = Written & { kind: 'note'; reason: string };
 
 /** The append-only log of a batch: a closed union. */
-export type LogEntry = DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | LotEntry | NoteEntry;
+export type LogEntry =
+  DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | ActEntry | LotEntry | NoteEntry;
 export type LogEntryKind = LogEntry['kind'];
-export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = ['done', 'skipped', 'correction', 'withdrawn', 'ended', 'replanned', 'pit', 'pieces', 'lot', 'note'];
+export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = [
+  'done',
+  'skipped',
+  'correction',
+  'withdrawn',
+  'ended',
+  'replanned',
+  'pit',
+  'pieces',
+  'act',
+  'lot',
+  'note',
+];
 
 /** An entry before it is written. */
 export type NewLogEntry = LogEntry extends infer E ? (E extends LogEntry ? Omit<E, 'seq' | 'recordedAt'> : never) : never;

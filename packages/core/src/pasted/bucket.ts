@@ -63,18 +63,12 @@ export function strengthOf(bucket: Bucket, meatG: number): Strength | null {
   const density = brineDensity({ ...known, temperatureC: COLD_C });
   const range = scaled(over(salt, all), 100);
   return {
-    saltPercent: asFigure(
-      { ...range, high: Math.min(100, range.high) },
-      {
-        id: 'strength',
-        label: figureSays('fig-strength'),
-        unit: '%',
-        base: figureSays('of-brine-by-weight'),
-        formula: figureSays('by-strength'),
-        working: figureSays('sum-percent', { partG: salt.value, allG: all.value }),
-        source: STRENGTH_SOURCE,
-      },
-    ),
+    saltPercent: asFigure({ ...range, high: Math.min(100, range.high) }, { id: 'strength', unit: '%', source: STRENGTH_SOURCE }, () => ({
+      label: figureSays('fig-strength'),
+      base: figureSays('of-brine-by-weight'),
+      formula: figureSays('by-strength'),
+      working: figureSays('sum-percent', { partG: salt.value, allG: all.value }),
+    })),
     sugarPercent,
     bases: saltBases({ saltG: salt.value, waterG: water.value, brineG: all.value, meatG }),
     salometer: saltPercent > SATURATED_SALT_PERCENT ? null : saltPercentToSalometer(saltPercent),
@@ -89,13 +83,10 @@ export function strengthOf(bucket: Bucket, meatG: number): Strength | null {
 
 /** Salt when meat and water are even, % of both together. */
 export function saltWhenEven(salt: Measured, water: Measured, meat: Measured): Figure {
-  return asFigure(scaled(over(salt, plus(meat, water)), 100), {
-    id: 'salt-even',
+  return asFigure(scaled(over(salt, plus(meat, water)), 100), { id: 'salt-even', unit: '%', source: SALT_SOURCE }, () => ({
     label: figureSays('fig-salt-even'),
-    unit: '%',
     base: figureSays('of-meat-and-water'),
     formula: figureSays('by-salt-of-all'),
     working: figureSays('sum-percent-of-two', { partG: salt.value, meatG: meat.value, waterG: water.value }),
-    source: SALT_SOURCE,
-  });
+  }));
 }

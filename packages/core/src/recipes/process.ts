@@ -1,8 +1,9 @@
 import type { Product } from '../products/product.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
+import type { Dose } from '../log/batchDesign.js';
 import type { CookProgram } from '../log/cookProgram.js';
-import type { SchoolKind } from '../log/school.js';
+import type { CureTime, SchoolKind } from '../log/school.js';
 import type { StepTemplate } from '../steps/step.js';
 
 export interface CureDays {
@@ -24,7 +25,7 @@ export interface Process {
   name: string;
   /** first letters of a batch code */
   prefix: string;
-  cureDays: Record<SchoolKind, CureDays>;
+  cureDays: Record<CureTime, CureDays>;
   usual: {
     school: SchoolKind;
     greenG: number;
@@ -46,6 +47,7 @@ export interface Process {
     /** salt of a strong pickle by the clock, % of the brine */
     strongSaltPercent?: number;
     cure?: CureMix;
+    dose?: Dose;
     spices?: Spice[];
   };
   /** lowest core temperature that is asked for, °C */

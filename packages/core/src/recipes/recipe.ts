@@ -7,7 +7,8 @@ import { requireProgram } from './cookProgram.js';
 import { STRONG_SALT } from '../brine/strongPickle.js';
 import type { CureDays, Process, Spice } from './process.js';
 import { STATIONS, type Station } from '../steps/station.js';
-import { SCHOOLS, type SchoolKind } from '../log/school.js';
+import type { Dose } from '../log/batchDesign.js';
+import { CURE_TIMES, SCHOOLS, type CureTime, type SchoolKind } from '../log/school.js';
 import type { StepTemplate } from '../steps/step.js';
 import type { Way } from '../steps/defineStep.js';
 import { stepsOf } from '../steps/steps.js';
@@ -37,6 +38,8 @@ export interface Recipe extends Way {
   /** salt of a strong pickle that is left by the clock, % of the brine; weighed for meat and water when not given */
   strongSaltPercent?: number;
   cure: CureMix;
+  /** how the cure is dosed where it is not by the nitrite aimed at */
+  dose?: Dose;
   /** water to cover, as a share of the meat */
   waterPerMeat: number;
   /** % of green weight */
@@ -46,7 +49,7 @@ export interface Recipe extends Way {
   pickleSaltPercent: number;
   /** by weight of meat */
   spices: Spice[];
-  cureDays: Record<SchoolKind, CureDays>;
+  cureDays: Record<CureTime, CureDays>;
   /** % of green weight that is usually packed */
   packedPercent: { low: number; high: number };
   checks: OwnCheck[];
@@ -77,6 +80,7 @@ export function processOf(recipe: Recipe): Process {
       nitritePpm: usual.nitritePpm,
       ...(usual.strongSaltPercent === undefined ? {} : { strongSaltPercent: usual.strongSaltPercent }),
       cure: usual.cure,
+      ...(usual.dose === undefined ? {} : { dose: usual.dose }),
       spices: usual.spices,
       packedShare: { low: usual.packedPercent.low / 100, high: usual.packedPercent.high / 100 },
     },
@@ -170,11 +174,12 @@ export function requireRecipe(given: unknown): Recipe {
     piece: requirePiece(recipe.piece),
     trim: text('trim', recipe.trim, 400),
     cure: requireCure(recipe.cure, numbers.nitritePpm),
+    ...requireDose(recipe.dose, recipe.school as SchoolKind, recipe.strongSaltPercent),
     spices: list('spices', recipe.spices, MOST_SPICES).map((spice, i) => ({
       name: text(`spices.${i}.name`, spice.name, 60),
       gPerKg: named(`spices.${i}.gPerKg`, inputSays('name-spice'), spice.gPerKg, { above: 0, max: 100, unit: 'g' }),
     })),
-    cureDays: Object.fromEntries(SCHOOLS.map((school) => [school, requireDays(`cureDays.${school}`, days[school])])) as Record<SchoolKind, CureDays>,
+    cureDays: Object.fromEntries(CURE_TIMES.map((time) => [time, requireDays(`cureDays.${time}`, days[time])])) as Record<CureTime, CureDays>,
     program: requireProgram(recipe.program),
     packedPercent: { low, high: named('packedPercent.high', inputSays('name-packed-most'), packed.high, { min: low, max: 130, unit: '%' }) },
     checks: list('checks', recipe.checks, MOST_CHECKS).map((check, i) => {
@@ -189,6 +194,16 @@ function requireStrength(school: SchoolKind, given: unknown): { strongSaltPercen
   if (given === undefined) return {};
   if (school !== 'equilibrium') throw new InputError('strongSaltPercent', inputSays('strong-not-pumped'));
   return { strongSaltPercent: named('strongSaltPercent', inputSays('name-strong-salt'), given, STRONG_SALT) };
+}
+
+function requireDose(given: unknown, school: SchoolKind, strong: unknown): { dose?: Dose } {
+  if (given === undefined) return {};
+  const { by, gPerKg, per } = record('dose', given, inputSays('dose-of-one-brine'));
+  if (school === 'pumpAndCover' || strong !== undefined) throw new InputError('dose', inputSays('dose-of-one-brine'));
+  if (by === 'wholeSalt') return { dose: { by } };
+  if (by !== 'label' || (per !== 'meat' && per !== 'water')) throw new InputError('dose', inputSays('dose-of-one-brine'));
+  if (school === 'dryRub' && per === 'water') throw new InputError('dose.per', inputSays('label-per-water-dry'));
+  return { dose: { by, per, gPerKg: named('dose.gPerKg', inputSays('name-label-g-per-kg'), gPerKg, { above: 0, max: 3000, unit: 'g/kg' }) } };
 }
 
 function requireDays(field: string, given: unknown): CureDays {

@@ -1,5 +1,6 @@
 import { CURE_1 } from '../ingredients/cureMix.js';
 import type { BatchDesign, School } from '../log/batchDesign.js';
+import { daysOf } from '../log/school.js';
 import type { Process } from './process.js';
 import { processFor } from './processes.js';
 
@@ -15,17 +16,19 @@ export function designOf(process: Process, startsAt: string, schoolKind?: School
   const kind = schoolKind ?? usual.school;
   const waterG = usualWaterG(process, usual.greenG);
   const school: School =
-    kind === 'equilibrium'
-      ? { kind, waterG, ...(usual.strongSaltPercent === undefined ? {} : { strongSaltPercent: usual.strongSaltPercent }) }
-      : {
-          kind,
-          waterG,
-          pumpPercent: usual.pumpPercent,
-          repumpPercent: usual.repumpPercent,
-          pickleSaltPercent: usual.pickleSaltPercent,
-          syringeML: 60,
-          spacingMm: 25,
-        };
+    kind === 'dryRub'
+      ? { kind, waterG: 0 }
+      : kind === 'equilibrium'
+        ? { kind, waterG, ...(usual.strongSaltPercent === undefined ? {} : { strongSaltPercent: usual.strongSaltPercent }) }
+        : {
+            kind,
+            waterG,
+            pumpPercent: usual.pumpPercent,
+            repumpPercent: usual.repumpPercent,
+            pickleSaltPercent: usual.pickleSaltPercent,
+            syringeML: 60,
+            spacingMm: 25,
+          };
   return {
     product: process.product,
     pieces: [{ code: 'A', greenG: usual.greenG, section: usual.section, lengthMm: usual.lengthMm }],
@@ -34,8 +37,9 @@ export function designOf(process: Process, startsAt: string, schoolKind?: School
     sugarPercent: usual.sugarPercent,
     nitritePpm: usual.nitritePpm ?? USUAL_PPM,
     cure: usual.cure ?? CURE_1,
+    ...(usual.dose === undefined || kind === 'pumpAndCover' ? {} : { dose: usual.dose }),
     ruleSet: 'us',
-    cureDays: process.cureDays[kind].usual,
+    cureDays: daysOf(process.cureDays, kind).usual,
     meatScaleStepG: 5,
     cureScaleStepG: 0.1,
     startsAt,

@@ -8,6 +8,9 @@ describe('a temperature that cannot be', () => {
     [-2.8, 'coolingCore', {}, 27],
     [225, 'chamber', { setC: 107 }, 107.2],
     [-9.4, 'brine', { freezesC: -5 }, 15.1],
+    // 4 °C, typed where °F stands: strong pickle is no ice there yet, and a freezer is no refrigerator.
+    [-15.6, 'brine', { freezesC: -16 }, 3.9],
+    [-15.6, 'cold', {}, 3.9],
     [38, 'rawCore', {}, 3.3],
     [37, 'cold', {}, 2.8],
     [160, 'water', {}, 71.1],
@@ -25,6 +28,8 @@ describe('a temperature that cannot be', () => {
     [150, 'chamber', { setC: 105 }],
     [3, 'brine', { freezesC: -5 }],
     [-1, 'brine', { freezesC: -5 }],
+    [-3, 'brine', { freezesC: -9 }],
+    [-5, 'cold', {}],
     [3, 'cold', {}],
     [9, 'cold', {}],
     [6, 'rawCore', {}],

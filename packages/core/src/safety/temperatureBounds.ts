@@ -50,6 +50,8 @@ const USUAL: Readonly<Record<TemperatureOf, readonly [from: number, to: number]>
 const OVER_SET_C = 60;
 /** Warmer than this a refrigerator or a brine is asked about, °C [M]. */
 const HARDLY_C = { cold: 15, brine: 20 } as const;
+/** Colder than this a refrigerator, or a brine that does not freeze yet, is asked about: 4 °C typed where °F stands is −16 °C [M]. */
+const HARDLY_COLD_C = { cold: -10, brine: -4 } as const;
 /** Water so much colder than its bath, whose number in the other unit lies so near to it, was read in that [M]. */
 const UNDER_SET_C = 25;
 const NEAR_BATH_C = 8;
@@ -88,6 +90,8 @@ export function temperatureFault(C: number, of: TemperatureOf, { setC, hottestC,
   if (of === 'core' && hottestC !== undefined && C > hottestC + OVER_FIRE_C) return fault('unlikely', safetySays('nothing-so-hot', { hottestC }));
   if (of === 'cold' && C > HARDLY_C.cold) return fault('unlikely', safetySays('cold-hardly'));
   if (of === 'brine' && C > HARDLY_C.brine) return fault('unlikely', safetySays('brine-hardly'));
+  if (of === 'brine' && C < HARDLY_COLD_C.brine) return fault('unlikely', safetySays('brine-hardly-cold'));
+  if (of === 'cold' && C < HARDLY_COLD_C.cold) return fault('unlikely', safetySays('cold-hardly-cold'));
   if (of === 'water' && setC !== undefined && C < setC - UNDER_SET_C && Math.abs(inF(C) - setC) <= NEAR_BATH_C)
     return fault('unlikely', safetySays('bath-set-to', { setC }));
   if (of === 'chamber' && setC !== undefined && C > setC + OVER_SET_C) return fault('unlikely', safetySays('program-wants', { setC }));

@@ -34,6 +34,10 @@ export function readSoFar(spec: StepSpec, before: StepValues, values: StepValues
   return { ...Object.fromEntries(kept), ...values };
 }
 
+/** What a step asks for and nobody read, of any piece. */
+export const unreadInputs = (step: StepSpec, values: StepValues, pieces: readonly Coded[]): StepInput[] =>
+  step.inputs.filter((input) => input.optional !== true && inputNames(input, pieces).some((name) => values[name] === undefined));
+
 /** Pieces of which a gate's inputs were not read at all, where each is to be read by itself. */
 export function unreadPieces(step: StepSpec, gate: Gate, values: StepValues, pieces: readonly Coded[], isProven: Proven = nothing): string[] {
   const inputs = step.inputs.filter((input) => gate.inputs.includes(input.name));

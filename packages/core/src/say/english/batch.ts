@@ -6,6 +6,11 @@ export const BATCH_WORDS = {
     'No cure in it: this is fresh salted meat. It stays grey, it may not be smoked low and slow, it keeps days and not weeks, and it chills through the shorter gates. A cold refrigerator does not replace the cure.',
   'uncured-smoke': '{why}',
 
+  'size-flat':
+    'Piece {piece}: {greenG, number, g} of meat {thickMm, number, mm} thick and {lengthMm, number, mm} long would be {wideMm, number, mm} wide. One of the three is wrong, or its unit: the dose goes by the weight, the days by the thickness. Measure again.',
+  'size-body':
+    'Piece {piece}: meat {acrossMm, number, mm} across and {lengthMm, number, mm} long weighs about {bodyG, number, g}, not {greenG, number, g}. One of the three is wrong, or its unit: the dose goes by the weight, the days by the thickness. Measure again.',
+
   'middle-has': 'By the model the middle has {leastPpm, number, ppm1} after {days, number, days1}, where {colourPpm, number, ppm} leave a colour',
   'middle-had': 'By the model the middle had {leastPpm, number, ppm1} after {days, number, days1}, where {colourPpm, number, ppm} leave a colour',
   'takes-up': 'By the model it takes up {meanPpm, number, ppm} as a mean in {days, number, days1}',
@@ -69,6 +74,8 @@ export const BATCH_WORDS = {
   'cure-long': '{days, number, days} is longer than the {longest, number, days} that are usual at the most.',
   salty: '{percent, number, percent1} salt{where, select, meat { of the meat} even { when even} other {}} tastes salty to most: plan a soak.',
   bland: '{percent, number, percent1} salt{where, select, meat { of the meat} even { when even} other {}} tastes bland to most, and keeps less well.',
+  'one-brine-too-little':
+    'There are {brineG, number, g} of brine, and the needle takes {needleG, number, g} of it: too little is left to lie in. Take more water.',
   'pump-low': 'Piece {piece} took {percent, number, percent1} of {planned, number, percent1} planned. Pump it again.',
   'pump-high':
     'Piece {piece} took {percent, number, percent1}, more than the {planned, number, percent1} planned. Drain it and weigh again; expect a longer soak.',

@@ -50,6 +50,7 @@ export const BOOK_WORDS = {
   'phase-hours-core': '{name} {chamberC, number, C}, {n, number, h1} to core {coreC, number, C}',
   'after-each-other': '{one}; {other}',
   'dev-left-out': '{step} left out',
+  'dev-unread': '{step}, not read: {unread}',
   'dev-corrected': '{step} corrected',
   'dev-taken-back': '{step} taken back',
   'dev-plan-back': 'A change of plan taken back',

@@ -1,3 +1,4 @@
+import { ACT_WORDS } from './acts.js';
 import { BATCH_WORDS } from './batch.js';
 import { BOOK_WORDS } from './book.js';
 import { CHECK_WORDS } from './check.js';
@@ -23,6 +24,7 @@ export const ENGLISH_ROOMS: readonly Readonly<Record<string, string>>[] = [
   NAME_WORDS,
   STEP_WORDS,
   BOOK_WORDS,
+  ACT_WORDS,
 ];
 
 /** The sentences of a batch, of its log and its devices, by their codes. Those of somebody's recipe (`PASTED_WORDS`) are said at the Bench alone. */

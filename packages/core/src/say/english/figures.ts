@@ -48,6 +48,7 @@ export const FIGURE_WORDS = {
   'sum-pump-plan': '{pump, number, percentW} + {repump, number, percentW}',
   'because-cover-less': 'The cover gives up no more than the needle put in, so the pumped figure is judged.',
   'because-cover-more': 'The cover is stronger than what the needle left in the meat: what it gives up until the pull is counted with it, by the model.',
+  'because-rubbed-on': 'It is rubbed on, so all of it is counted against the meat.',
   'because-even': 'It lies in the brine until meat and brine are even, so everything in the tub is counted.',
   'because-clock': 'It is pulled by the clock, long before it is even, so only the brine that it picks up is counted.',
   'because-clock-model': 'It is pulled by the clock. By the model it takes up more than what inspectors count as pick-up, so the model’s figure is judged.',

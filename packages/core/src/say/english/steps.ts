@@ -23,6 +23,8 @@ export const STEP_WORDS = {
   'meat-in-task': 'Read the brine before the meat goes in. Cover it fully and weigh it down. Label the tub.',
   'mix-cover-task': 'A bucket of its own. Weigh every line. Stir until clear and cool it to {mostC, number, C} or below.',
   'mix-pickle-task': 'Weigh every line, the cure on its own small scale. Stir until clear, strain, and cool it to {mostC, number, C} or below.',
+  'mix-rub-task': 'Weigh every line, the cure on its own small scale. Mix them dry until no grain of the cure lies alone.',
+  'rub-on-task': 'Rub every side, the edges and the folds; what falls off goes into the bag. Press the air out, label the bag, lay it flat in the cold.',
   'mix-task': 'Weigh every line, the cure on its own small scale. Stir until clear, then cool it to {mostC, number, C} or below.',
   'move-task':
     'Read both, then{medium, select, oven { into the oven} steam { into the steam} water { into the water} cold { into the cold} other { into the smoker}} at {chamberC, number, C}.',
@@ -36,6 +38,8 @@ export const STEP_WORDS = {
   'pull-soft': 'Soft in the middle means that the cure did not get there. Put it back for some days, or write why you go on.',
   'pull-task':
     'Lift out, rinse in cold running water, wipe, weigh. Feel and smell each piece. Where one is cut, draw how deep the colour reached. The old brine goes down the drain.',
+  'pull-rubbed-task':
+    'Out of the bag, rinse in cold running water, wipe, weigh. Feel and smell each piece. Where one is cut, draw how deep the colour reached. The juice goes down the drain.',
   'pump-task': 'Around the bone and the joints first. Push while drawing out, from both sides. Drain a few minutes, then weigh.',
   'rack-task': 'Pat dry, rack or hook in the refrigerator, uncovered, in moving air.',
   'raise-task': 'Read both, then raise{medium, select, oven { the oven} steam { the steamer} water { the water} other { the smoker}} to {chamberC, number, C}.',
@@ -55,6 +59,7 @@ export const STEP_WORDS = {
   'soak-out-again': 'Still too salty: change the water and fry again.',
   'soak-out-task': 'Fry a thin slice from the edge and taste it.',
   'turn-task': 'Turn the pieces, stir the brine, look at the refrigerator’s thermometer.',
+  'turn-bag-task': 'Turn the bag over and rub its juice around the meat; look at the refrigerator’s thermometer.',
   'turn-too-warm': 'The refrigerator is above {mostC, number, C}. Bring it down now and write what was wrong.',
   'weigh-task': '{trim} Weigh each piece. The brine is worked out again from these weights.',
 } as const;
