@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import { createNodeResolver, importX } from 'eslint-plugin-import-x';
@@ -53,32 +54,43 @@ const coreRooms = ROOMS.map((room, i) =>
   ),
 );
 
-const SECTIONS = [
-  'today',
-  'newBatch',
-  'bench',
-  'batch',
-  'ledger',
-  'guide',
-  'learnt',
-  'calendar',
-  'pit',
-  'readings',
-  'recipes',
-  'paper',
-  'stores',
-  'kept',
-  'house',
-];
+/** The web's rooms: each imports the rooms before it, and none after. */
+const WEB_ROOMS = ['reader', 'data', 'workers', 'kit', 'charts', 'acts', 'features', 'app'];
+const webRooms = WEB_ROOMS.slice(0, -1).map((room, i) =>
+  closed([`apps/web/src/${room}/**`], [{ group: WEB_ROOMS.slice(i + 1).map((later) => `**/${later}/**`), message: `${room} comes before these rooms.` }]),
+);
+
+/** A feature is removed with its folder: no other knows of it. */
+const FEATURES = readdirSync('apps/web/src/features');
+const features = FEATURES.map((feature) =>
+  closed(
+    [`apps/web/src/features/${feature}/**`],
+    [
+      {
+        group: [...FEATURES.filter((other) => other !== feature).map((other) => `../${other}/*`), '**/app/**'],
+        message: 'Features import neither each other nor the app: what several share lives in kit, charts or acts.',
+      },
+    ],
+  ),
+);
+
+const RAW_CONTROLS = {
+  selector: 'JSXOpeningElement[name.name=/^(button|input|select|textarea|table|thead|tbody|tfoot|tr|th|td|dialog)$/]',
+  message: 'Controls and tables are MUI’s: Button, the fields of kit/, Table.',
+};
+const CLASS_NAMES = {
+  selector: 'JSXAttribute[name.name="className"]',
+  message: 'What a part looks like stands beside it, by sx and the theme: no class names.',
+};
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**', '.stamp/**'] },
   js.configs.recommended,
-  { files: ['**/*.mjs', 'apps/web/vite.config.ts'], languageOptions: { globals: globals.node } },
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
   { files: ['**/*.test.mjs'], languageOptions: { globals: globals.jest } },
   {
     files: ['**/*.ts', '**/*.tsx'],
-    ignores: ['apps/web/vite.config.ts', 'playwright.config.ts'],
+    ignores: ['playwright.config.ts'],
     extends: [...tseslint.configs.recommendedTypeChecked],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
@@ -135,18 +147,22 @@ export default tseslint.config(
     ],
   ),
   closed(['apps/server/src/**/*.ts'], [{ group: ['@bunkhouse/web', 'react', '@mui/*'], message: 'Nothing imports the web app.' }]),
-  closed(['apps/web/src/instruments/**/*.tsx'], [{ group: ['../sections/*', '../data/*'], message: 'Instruments are given what they show.' }]),
-  ...SECTIONS.map((section) =>
-    closed(
-      [`apps/web/src/sections/${section}/**`],
-      [
-        {
-          group: SECTIONS.filter((other) => other !== section).map((other) => `../${other}/*`),
-          message: 'Sections do not import each other: shared parts live in instruments or shell.',
-        },
+  // Controls and tables are MUI's, dressed by the theme.
+  {
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    ignores: ['apps/web/src/data/houseLine.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...['fetch', 'EventSource', 'WebSocket', 'XMLHttpRequest'].map((name) => ({ name, message: 'The house is reached by data/houseLine alone.' })),
       ],
-    ),
-  ),
+    },
+  },
+  { files: ['apps/web/src/**/*.tsx'], rules: { 'no-restricted-syntax': ['error', RAW_CONTROLS, CLASS_NAMES] } },
+  // The rail's picture and what is printed hang on the two sheets that are left.
+  { files: ['apps/web/src/app/{Rail,Tag}.tsx', 'apps/web/src/features/paper/*.tsx'], rules: { 'no-restricted-syntax': ['error', RAW_CONTROLS] } },
+  ...webRooms,
+  ...features,
   { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/unbound-method': 'off' } },
   prettier,
 );

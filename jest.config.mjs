@@ -39,7 +39,7 @@ export default {
     project('devices', 'apps/devices'),
     project('demo', 'demo'),
     project('server', 'apps/server'),
-    project('web', 'apps/web'),
+    project('web', 'apps/web', { setupFiles: ['shiftDate', 'jsdomLacks'].map((name) => `${import.meta.dirname}/scripts/${name}.mjs`) }),
     project('scripts', 'scripts', { testMatch: ['<rootDir>/*.test.mjs'], moduleFileExtensions: ['mjs', 'js', 'json'] }),
   ],
 };

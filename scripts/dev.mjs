@@ -108,7 +108,7 @@ async function openPage(port, behind) {
   const { createServer } = await import('vite');
   const page = await createServer({
     root: join(ROOT, 'apps/web'),
-    configFile: join(ROOT, 'apps/web/vite.config.ts'),
+    configFile: join(ROOT, 'apps/web/vite.config.mjs'),
     clearScreen: false,
     logLevel: 'warn',
     server: { host: '127.0.0.1', port, strictPort: true, proxy: { '/api': { target: `http://127.0.0.1:${behind}` } } },

@@ -4,8 +4,8 @@ import { faultsOf, programWith } from './compiled.mjs';
 import { ROOT } from './places.mjs';
 
 const CORE = 'packages/core/src/';
-const WORDS = 'apps/web/src/shell/tradeWords.ts';
-const MARKS = 'apps/web/src/instruments/ScatterChart.tsx';
+const WORDS = 'apps/web/src/reader/words/tradeWords.ts';
+const MARKS = 'apps/web/src/charts/ScatterChart.tsx';
 
 const textOf = (file) => readFileSync(join(ROOT, file), 'utf8');
 

@@ -3,22 +3,18 @@ import '@fontsource/barlow/latin-500.css';
 import '@fontsource/barlow/latin-600.css';
 import '@fontsource/barlow-condensed/latin-500.css';
 import '@fontsource/barlow-condensed/latin-600.css';
-import './shell/tokens.css';
-import './shell/look.css';
-import './shell/bench.css';
-import './shell/paper.css';
-import './shell/calendar.css';
-import './shell/pit.css';
-import { ThemeProvider } from '@mui/material/styles';
+import './app/rail.css';
+import './app/paper.css';
+import CssBaseline from '@mui/material/CssBaseline';
+import { StyledEngineProvider, ThemeProvider } from '@mui/material/styles';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router/dom';
 import { openBook } from './data/batches';
-import { Door } from './shell/Door';
-import { openShell } from './shell/openShell';
-import { PreferencesProvider } from './shell/preferences';
-import { router } from './shell/routes';
-import { theme } from './shell/theme';
+import { Door } from './app/Door';
+import { openShell } from './app/openShell';
+import { PreferencesProvider } from './app/PreferencesProvider';
+import { Screens } from './app/routes';
+import { theme } from './theme/theme';
 
 const root = document.getElementById('root');
 if (root === null) throw new Error('The page has no root.');
@@ -28,12 +24,15 @@ openShell();
 
 createRoot(root).render(
   <StrictMode>
-    <ThemeProvider theme={theme} defaultMode="system" noSsr>
-      <Door>
-        <PreferencesProvider>
-          <RouterProvider router={router} />
-        </PreferencesProvider>
-      </Door>
-    </ThemeProvider>
+    <StyledEngineProvider injectFirst>
+      <ThemeProvider theme={theme} defaultMode="system" noSsr>
+        <CssBaseline enableColorScheme />
+        <Door>
+          <PreferencesProvider>
+            <Screens />
+          </PreferencesProvider>
+        </Door>
+      </ThemeProvider>
+    </StyledEngineProvider>
   </StrictMode>,
 );

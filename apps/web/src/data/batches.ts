@@ -2,7 +2,7 @@ import type { BatchRequest, BatchResponse, FamilyMember, HouseResponse, LedgerRe
 import { replay, type BatchState } from '@bunkhouse/core';
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
-import { tellTime, useNow } from '../shell/useNow';
+import { tellTime, useNow } from './useNow';
 import { learnAgain } from './learnt';
 import { isLost } from './connection';
 import { lastKnown } from './lastKnown';

@@ -11,3 +11,14 @@ export const useHousePlan = (): HousePlan | undefined => useSWR<HousePlan, Error
 export async function changeHousePlan(asked: HousePlanRequest): Promise<void> {
   await mutate(PLAN, await request<HousePlan>(PLAN, asked), { revalidate: false });
 }
+
+/** The plan as it stands, to be asked for with a change. */
+export const asAsked = ({ hours, resources }: HousePlan, by: string): HousePlanRequest => ({
+  timeZone: hours.timeZone,
+  week: hours.week.map(([span]) => span ?? { fromMin: 0, toMin: 0 }),
+  daysOff: [...hours.daysOff],
+  hands: hours.hands,
+  nightWatch: [...hours.nightWatch],
+  resources: resources.map(({ closed = [], ...resource }) => ({ ...resource, closed: closed.map((one) => ({ ...one })) })),
+  by,
+});

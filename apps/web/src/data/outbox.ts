@@ -1,7 +1,7 @@
 import { toDraft, type BatchResponse, type LogEntryRequest, type ToolResponse } from '@bunkhouse/api';
 import { readEvent, readValues, replay, type EntryDraft } from '@bunkhouse/core';
 import { createStore, get, set } from 'idb-keyval';
-import { useSyncExternalStore } from 'react';
+import { create } from 'zustand';
 import { isLost, noteLost, onConnection } from './connection';
 import { lastKnown } from './lastKnown';
 import { request, Refusal } from './request';
@@ -22,22 +22,15 @@ export interface Waiting {
 
 const KEY = 'waiting';
 const store = typeof indexedDB === 'undefined' ? null : createStore('bunkhouse-outbox', 'entries');
-let waiting: readonly Waiting[] = [];
-const listeners = new Set<() => void>();
+const useOutbox = create<{ waiting: readonly Waiting[] }>(() => ({ waiting: [] }));
 
 async function change(next: readonly Waiting[]): Promise<void> {
-  waiting = next;
-  for (const listener of [...listeners]) listener();
+  useOutbox.setState({ waiting: next });
   if (store !== null) await set(KEY, next, store);
 }
 
-const subscribe = (listener: () => void) => {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-};
-
-export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(subscribe, () => waiting);
-export const waitingNow = (): readonly Waiting[] => waiting;
+export const useWaiting = (): readonly Waiting[] => useOutbox(({ waiting }) => waiting);
+export const waitingNow = (): readonly Waiting[] => useOutbox.getState().waiting;
 
 /** Whether an entry can wait: a cut makes another batch, and its code is the house's to give. */
 export const mayWait = ({ kind, event }: LogEntryRequest): boolean => kind !== 'pieces' || event?.act !== 'split';
@@ -48,7 +41,7 @@ export const mayWait = ({ kind, event }: LogEntryRequest): boolean => kind !== '
  * @returns the batch as it will stand
  */
 export async function keepWaiting(record: BatchResponse, entry: LogEntryRequest): Promise<BatchResponse> {
-  const before = waiting.filter(({ batchId }) => batchId === record.id);
+  const before = waitingNow().filter(({ batchId }) => batchId === record.id);
   // What waits here is no entry that somebody else wrote: it is not counted as seen.
   const seen = entry.seen === undefined ? {} : { seen: Math.max(0, entry.seen - before.length) };
   const kept: Waiting = {
@@ -59,8 +52,8 @@ export async function keepWaiting(record: BatchResponse, entry: LogEntryRequest)
     keptAt: Date.now(),
     refusal: null,
   };
-  await change([...waiting.filter(({ entry: { id } }) => id !== entry.id), kept]);
-  return withWaiting(record, waiting);
+  await change([...waitingNow().filter(({ entry: { id } }) => id !== entry.id), kept]);
+  return withWaiting(record, waitingNow());
 }
 
 /** An entry with its temperatures corrected as the house will do it. */
@@ -95,8 +88,8 @@ export function withWaiting(record: BatchResponse, all: readonly Waiting[]): Bat
 
 /** Takes an entry back before it was sent. Answers whether it was still here. */
 export async function takeWaiting(entryId: string): Promise<boolean> {
-  if (!waiting.some(({ entry }) => entry.id === entryId)) return false;
-  await change(waiting.filter(({ entry }) => entry.id !== entryId));
+  if (!waitingNow().some(({ entry }) => entry.id === entryId)) return false;
+  await change(waitingNow().filter(({ entry }) => entry.id !== entryId));
   // What was built on it may go now.
   if (!isLost()) void sendWaiting();
   return true;
@@ -108,16 +101,20 @@ let tellSent: Sent = () => Promise.resolve();
 
 /** Sends what waits, in its order, each batch's until the house refuses one: what was built on that waits for the decision. One page at a time. */
 export async function sendWaiting(): Promise<void> {
-  if (waiting.every(({ refusal }) => refusal !== null)) return;
+  if (waitingNow().every(({ refusal }) => refusal !== null)) return;
   await alone(async () => {
     // Another page of this device may have sent some of it.
     if (store !== null) await change((await get<Waiting[]>(KEY, store)) ?? []);
-    const stuck = new Set(waiting.filter(({ refusal }) => refusal !== null).map(({ batchId }) => batchId));
-    for (const { batchId, entry } of waiting) {
+    const stuck = new Set(
+      waitingNow()
+        .filter(({ refusal }) => refusal !== null)
+        .map(({ batchId }) => batchId),
+    );
+    for (const { batchId, entry } of waitingNow()) {
       if (stuck.has(batchId)) continue;
       try {
         const batch = await request<BatchResponse>(`/api/batches/${batchId}/log`, entry, { quietly: true });
-        await change(waiting.filter((own) => own.entry.id !== entry.id));
+        await change(waitingNow().filter((own) => own.entry.id !== entry.id));
         await tellSent(batch);
       } catch (error) {
         if (!(error instanceof Refusal)) throw error;
@@ -125,7 +122,7 @@ export async function sendWaiting(): Promise<void> {
         // Nobody is signed in just now: it goes off when somebody is.
         if (error.status === 401) return;
         stuck.add(batchId);
-        await change(waiting.map((own) => (own.entry.id === entry.id ? { ...own, refusal: error.message } : own)));
+        await change(waitingNow().map((own) => (own.entry.id === entry.id ? { ...own, refusal: error.message } : own)));
       }
     }
   });
@@ -154,7 +151,7 @@ function noteLostAfter(error: Refusal): void {
 
 /** Asks the house once more after a decision. */
 export async function sendAgain(entryId: string): Promise<void> {
-  await change(waiting.map((own) => (own.entry.id === entryId ? { ...own, refusal: null, entry: unseen(own.entry) } : own)));
+  await change(waitingNow().map((own) => (own.entry.id === entryId ? { ...own, refusal: null, entry: unseen(own.entry) } : own)));
   if (!isLost()) await sendWaiting();
 }
 

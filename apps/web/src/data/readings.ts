@@ -1,10 +1,13 @@
 import { DAY_MS } from '@bunkhouse/core';
 import type { DeviceRequest, DeviceResponse, DeviceTokenResponse, ReadingsEvent, SeriesResponse, TakenResponse, WeightEvent } from '@bunkhouse/api';
 import type { ChannelReadings } from '@bunkhouse/core';
-import { useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
+import { create } from 'zustand';
+import { houseLine } from './houseLine';
 import { request } from './request';
 import { useTools } from './tools';
+import { whileWatched } from './whileWatched';
 
 const DEVICES = '/api/devices';
 const SERIES = '/api/readings?';
@@ -29,22 +32,25 @@ export const renewToken = (id: string, by: string): Promise<DeviceTokenResponse>
 
 export const endToken = (id: string, by: string): Promise<DeviceResponse> => request<DeviceResponse>(`${DEVICES}/${id}/end`, { by });
 
-/** The last that was heard of each channel, by `device:channel`. */
-let latest: ReadonlyMap<string, { at: number; C: number }> = new Map();
-const listeners = new Set<() => void>();
-let source: EventSource | null = null;
+interface Heard {
+  /** the last that was heard of each channel, by `device:channel` */
+  latest: ReadonlyMap<string, { at: number; C: number }>;
+  /** what the scales show now, by device */
+  weights: ReadonlyMap<string, WeightEvent>;
+}
+const useHeard = create<Heard>(() => ({ latest: new Map(), weights: new Map() }));
+
 let again: ReturnType<typeof setTimeout> | undefined;
 /** Devices whose curves have grown since they were asked for. */
 const toAsk = new Set<string>();
 
 function heard({ device, latest: told }: ReadingsEvent): void {
-  const next = new Map(latest);
+  const next = new Map(useHeard.getState().latest);
   for (const { channel, at, C } of told) {
     const key = `${device}:${channel}`;
     if (at >= (next.get(key)?.at ?? -Infinity)) next.set(key, { at, C });
   }
-  latest = next;
-  for (const listener of listeners) listener();
+  useHeard.setState({ latest: next });
   toAsk.add(device);
   again ??= setTimeout(() => {
     again = undefined;
@@ -54,31 +60,20 @@ function heard({ device, latest: told }: ReadingsEvent): void {
   }, ASK_AGAIN_MS);
 }
 
-/** What the scales show now, by device. */
-let weights: ReadonlyMap<string, WeightEvent> = new Map();
-
-function weighed(event: WeightEvent): void {
-  weights = new Map(weights).set(event.device, event);
-  for (const listener of listeners) listener();
-}
-
-/** What the house's scales show, live. */
-export const useWeights = (): ReadonlyMap<string, WeightEvent> => useSyncExternalStore(subscribe, () => weights);
+const weighed = (event: WeightEvent): void => useHeard.setState(({ weights }) => ({ weights: new Map(weights).set(event.device, event) }));
 
 /** One line to the house for the whole page, open while anybody watches. */
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener);
-  if (source === null) {
-    source = new EventSource('/api/readings/stream');
-    source.addEventListener('weight', (event) => weighed(JSON.parse((event as MessageEvent<string>).data) as WeightEvent));
-    source.addEventListener('readings', (event) => heard(JSON.parse((event as MessageEvent<string>).data) as ReadingsEvent));
-  }
-  return () => {
-    listeners.delete(listener);
-    if (listeners.size > 0) return;
-    source?.close();
-    source = null;
-  };
+const watchStream = whileWatched(() =>
+  houseLine().hear('/api/readings/stream', {
+    weight: (said) => weighed(said as WeightEvent),
+    readings: (said) => heard(said as ReadingsEvent),
+  }),
+);
+
+/** What the house's scales show, live. */
+export function useWeights(): ReadonlyMap<string, WeightEvent> {
+  useEffect(watchStream, []);
+  return useHeard(({ weights }) => weights);
 }
 
 /** Readings of some channels from an instant on, live: gathered by the minute unless said otherwise, and the last one as it came. Undefined until the first answer. */
@@ -97,7 +92,8 @@ export function useChannels(
       }).toString()
     : '';
   const { data } = useSWR<SeriesResponse, Error>(isAsked ? SERIES + query : null, request, { refreshInterval: 60_000, keepPreviousData: true });
-  const last = useSyncExternalStore(subscribe, () => latest);
+  useEffect(watchStream, []);
+  const last = useHeard(({ latest }) => latest);
   const { data: tools } = useTools();
   return useMemo(() => {
     if (!isAsked) return [];

@@ -1,6 +1,7 @@
 import type { ErrorResponse, FieldError } from '@bunkhouse/api';
-import { sayHere } from '../shell/here';
+import { sayHere } from '../reader/here';
 import { noteLost, noteReached } from './connection';
+import { houseLine } from './houseLine';
 import { keepKnown, lastKnown } from './lastKnown';
 import { noteServerDate } from './serverClock';
 
@@ -45,7 +46,9 @@ export function onShut(ask: AskWho, look: () => void): void {
  * @param quietly do not ask who it is: nobody waits for it
  */
 export async function request<T>(path: string, body?: unknown, { quietly = false } = {}): Promise<T> {
-  const answer = await fetch(path, body === undefined ? {} : posted(body)).catch(() => null);
+  const answer = await houseLine()
+    .ask(path, body === undefined ? {} : posted(body))
+    .catch(() => null);
   // A house that is there but whose database is away is no house just now: what was known last is shown, what is logged waits.
   if (answer === null || answer.status === 503) return unreached<T>(path, body);
   if (answer.status === 401 && !quietly && path !== '/api/session' && !path.startsWith('/api/session/secret')) {

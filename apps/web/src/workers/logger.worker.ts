@@ -1,80 +1,86 @@
 import { loggerReader, newTally, tallied, type LoggerFormat, type LoggerReading, type LoggerTally } from '@bunkhouse/core';
+import { expose } from 'comlink';
 import Papa from 'papaparse';
 
-/** What is asked of the worker: a look at a whole file, or its readings handed on in parts, each waited for. */
-export type LoggerAsked = { kind: 'count'; file: File; format: LoggerFormat } | { kind: 'bring'; file: File; format: LoggerFormat } | { kind: 'go-on' };
+/** What a file holds so far, and how much of it was read, 0 to 1. */
+export interface Counted {
+  tally: LoggerTally;
+  share: number;
+}
 
-export type LoggerSaid =
-  | { kind: 'counted'; tally: LoggerTally; share: number; isWhole: boolean }
-  | { kind: 'part'; readings: LoggerReading[]; share: number }
-  | { kind: 'brought' }
-  | { kind: 'fault'; message: string };
+/** Takes a part of the readings; the next is handed on when it was taken, and none where it throws. */
+export type TakePart = (readings: LoggerReading[], share: number) => Promise<void>;
 
 const PART = 2000;
 const CHUNK_BYTES = 1 << 20;
 
-let goOn: (() => void) | null = null;
+const answers = {
+  /** A look at a whole file; what is known so far is told on the way. */
+  count: async (file: File, format: LoggerFormat, soFar: (counted: Counted) => void): Promise<Counted> => {
+    let counted: Counted = { tally: newTally(), share: 0 };
+    await read(file, format, (_readings, tally, share) => {
+      counted = { tally, share };
+      soFar(counted);
+    });
+    return { ...counted, share: 1 };
+  },
+  /** Its readings handed on in parts, one after the other. */
+  bring: async (file: File, format: LoggerFormat, take: TakePart): Promise<void> => {
+    let waiting: LoggerReading[] = [];
+    const handOn = async (least: number, share: number) => {
+      while (waiting.length >= least && waiting.length > 0) {
+        const part = waiting.slice(0, PART);
+        waiting = waiting.slice(PART);
+        await take(part, share);
+      }
+    };
+    await read(file, format, async (readings, _tally, share) => {
+      waiting.push(...readings);
+      await handOn(PART, share);
+    });
+    await handOn(1, 1);
+  },
+};
+export type LoggerWorker = typeof answers;
+expose(answers);
 
-addEventListener('message', ({ data }: MessageEvent<LoggerAsked>) => {
-  if (data.kind === 'go-on') {
-    const waiting = goOn;
-    goOn = null;
-    waiting?.();
-  } else read(data);
-});
-
-const say = (said: LoggerSaid) => postMessage(said);
-
-/** Reads a file piece by piece: one of a hundred megabytes is never in memory as a whole. */
-function read({ kind, file, format }: Exclude<LoggerAsked, { kind: 'go-on' }>): void {
+/** Reads a file piece by piece, each when the one before it was dealt with: one of a hundred megabytes is never in memory as a whole. */
+async function read(
+  file: File,
+  format: LoggerFormat,
+  deal: (readings: LoggerReading[], tally: LoggerTally, share: number) => void | Promise<void>,
+): Promise<void> {
   let line = 0;
+  let bytes = 0;
   let lastAt: number | null = null;
   let tally = newTally();
-  let readings: LoggerReading[] = [];
   const readLine = loggerReader(format);
-  Papa.parse<string[]>(file, {
-    skipEmptyLines: 'greedy',
-    chunkSize: CHUNK_BYTES,
-    chunk: ({ data }, parser) => {
-      for (const cells of data) {
-        line += 1;
-        if (line <= format.headLines) continue;
-        const own = readLine(cells);
-        tally = tallied(tally, line, own, lastAt);
-        lastAt = own.readings[0]?.at ?? lastAt;
-        if (kind === 'bring') readings.push(...own.readings);
-      }
-      const share = Math.min(1, (line === 0 ? 0 : bytesSoFar(data)) / Math.max(1, file.size));
-      if (kind === 'count') {
-        say({ kind: 'counted', tally, share, isWhole: false });
-        return;
-      }
-      if (readings.length < PART) return;
-      parser.pause();
-      handOn(share, () => parser.resume());
-    },
-    complete: () => {
-      if (kind === 'count') say({ kind: 'counted', tally, share: 1, isWhole: true });
-      else handOn(1, () => say({ kind: 'brought' }));
-    },
-    error: () => say({ kind: 'fault', message: 'This file could not be read to its end.' }),
+  await new Promise<void>((resolve, reject) => {
+    Papa.parse<string[]>(file, {
+      skipEmptyLines: 'greedy',
+      chunkSize: CHUNK_BYTES,
+      chunk: ({ data }, parser) => {
+        const readings: LoggerReading[] = [];
+        for (const cells of data) {
+          line += 1;
+          bytes += cells.reduce((all, cell) => all + cell.length + 1, 0);
+          if (line <= format.headLines) continue;
+          const own = readLine(cells);
+          tally = tallied(tally, line, own, lastAt);
+          lastAt = own.readings[0]?.at ?? lastAt;
+          readings.push(...own.readings);
+        }
+        parser.pause();
+        Promise.resolve(deal(readings, tally, Math.min(1, bytes / Math.max(1, file.size)))).then(
+          () => parser.resume(),
+          (error: unknown) => {
+            parser.abort();
+            reject(error instanceof Error ? error : new Error(String(error)));
+          },
+        );
+      },
+      complete: () => resolve(),
+      error: () => reject(new Error('This file could not be read to its end.')),
+    });
   });
-
-  let bytes = 0;
-  function bytesSoFar(data: string[][]): number {
-    bytes += data.reduce((sum, cells) => sum + cells.reduce((all, cell) => all + cell.length + 1, 0), 0);
-    return bytes;
-  }
-
-  /** Hands parts on one by one, each when the one before it was taken. */
-  function handOn(share: number, then: () => void): void {
-    const part = readings.slice(0, PART);
-    readings = readings.slice(PART);
-    if (part.length === 0) {
-      then();
-      return;
-    }
-    goOn = () => handOn(share, then);
-    say({ kind: 'part', readings: part, share });
-  }
 }

@@ -1,27 +1,17 @@
-import { pullWindow, type CureCourse } from '@bunkhouse/core';
-
-/** Courses whose windows are asked for, one after the other. */
-export interface PullWindowAsk {
-  key: string;
-  course: CureCourse;
-}
-
-/** h after the meat went in; null where the model has no word on it. */
-export interface PullWindowReport {
-  key: string;
-  earliestH: number | null;
-  latestH: number | null;
-}
+import { pullWindow, type CureCourse, type PullLimits } from '@bunkhouse/core';
+import { expose } from 'comlink';
 
 /** Coarse: a window is a matter of hours. */
 const CELL_MM = 4;
 
-addEventListener('message', ({ data: { key, course } }: MessageEvent<PullWindowAsk>) => {
-  const inH = course.marks.find((mark) => mark.kind === 'meatIn')?.atH ?? 0;
-  // The earliest for a piece that takes its cure slowly, the latest for a usual one.
-  const slow = pullWindow(course, CELL_MM, course.diffusivity.low);
-  const likely = pullWindow(course, CELL_MM);
-  const after = (h: number | null) => (h === null ? null : Math.max(0, h - inH));
-  const report: PullWindowReport = { key, earliestH: after(slow.earliestH), latestH: after(likely.latestH) };
-  postMessage(report);
-});
+const answers = {
+  /** When a piece may be pulled, h after the meat went in: the earliest where it takes its cure slowly, the latest for a usual one. */
+  pullLimits: (course: CureCourse): PullLimits => {
+    const inH = course.marks.find((mark) => mark.kind === 'meatIn')?.atH ?? 0;
+    const after = (h: number | null) => (h === null ? null : Math.max(0, h - inH));
+    const slow = pullWindow(course, CELL_MM, course.diffusivity.low);
+    return { earliestH: after(slow.earliestH), latestH: after(pullWindow(course, CELL_MM).latestH) };
+  },
+};
+export type PullWindowWorker = typeof answers;
+expose(answers);

@@ -1,3 +1,4 @@
+import { expose } from 'comlink';
 import { fitIn, lookAtPlan, schedule, type SchedulableBatch, type Schedule, type ScheduleParams, type Message } from '@bunkhouse/core';
 import { workFault } from './workFault';
 
@@ -6,15 +7,17 @@ export type ScheduleAsk = { kind: 'look' | 'mend'; params: ScheduleParams } | { 
 
 export type ScheduleReport = { answer: Schedule } | { fault: Message };
 
-addEventListener('message', ({ data: ask }: MessageEvent<ScheduleAsk>) => {
-  let report: ScheduleReport;
-  try {
-    report = { answer: answerOf(ask) };
-  } catch (error) {
-    report = { fault: workFault(error, 'The plan could not be worked out.') };
-  }
-  postMessage(report);
-});
+const answers = {
+  schedule: (ask: ScheduleAsk): ScheduleReport => {
+    try {
+      return { answer: answerOf(ask) };
+    } catch (error) {
+      return { fault: workFault(error, 'The plan could not be worked out.') };
+    }
+  },
+};
+export type ScheduleWorker = typeof answers;
+expose(answers);
 
 function answerOf(ask: ScheduleAsk): Schedule {
   switch (ask.kind) {

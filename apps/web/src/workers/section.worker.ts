@@ -1,21 +1,25 @@
 import { colouredDepth, programHours, pullWindow, simulateSection, soakPlan, thicknessMm, type CureCourse, type SectionSimulation } from '@bunkhouse/core';
-import type { SectionAnswer, SectionAsk, SectionReport, SpeciesCourse } from './sectionMessages';
+import { expose, transfer } from 'comlink';
+import type { SectionAnswer, SectionReport, SpeciesCourse } from './sectionMessages';
 import { workFault } from './workFault';
 
 /** Cells across the thickness: as fine as the eye needs. */
 const ACROSS = 48;
 const SAMPLES = 180;
 
-const tell = (report: SectionReport, transfer: Transferable[] = []) => postMessage(report, { transfer });
-
-addEventListener('message', ({ data: { key, course, soakChanges } }: MessageEvent<SectionAsk>) => {
-  try {
-    const answer = work(course, soakChanges, (progress) => tell({ key, progress }));
-    tell({ key, answer }, [answer.salt.fields.buffer, answer.nitrite.fields.buffer]);
-  } catch (error) {
-    tell({ key, fault: workFault(error, 'The picture could not be computed.') });
-  }
-});
+const answers = {
+  /** All that a picture needs; how far it is, told on the way. */
+  section: (course: CureCourse, soakChanges: number, progress: (share: number) => void): SectionReport => {
+    try {
+      const answer = work(course, soakChanges, progress);
+      return transfer({ answer }, [answer.salt.fields.buffer, answer.nitrite.fields.buffer]);
+    } catch (error) {
+      return { fault: workFault(error, 'The picture could not be computed.') };
+    }
+  },
+};
+export type SectionWorker = typeof answers;
+expose(answers);
 
 function work(course: CureCourse, soakChanges: number, progress: (share: number) => void): SectionAnswer {
   const { section, meatG, stages, pullH, diffusivity } = course;

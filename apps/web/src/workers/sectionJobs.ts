@@ -1,4 +1,7 @@
-import { sayHere } from '../shell/here';
+import { sayHere } from '../reader/here';
+import { proxy } from 'comlink';
+import { engage, type Engaged } from './engage';
+import type { SectionWorker } from './section.worker';
 import type { SectionAnswer, SectionAsk, SectionReport } from './sectionMessages';
 
 /** How a computation stands. */
@@ -14,7 +17,7 @@ type Listener = (state: SectionState) => void;
 /** One computation: everybody on the page who asks the same listens to the same worker. */
 interface Job {
   listeners: Set<Listener>;
-  worker: Worker | null;
+  worker: Engaged<SectionWorker> | null;
   state: SectionState;
   timer: ReturnType<typeof setTimeout>;
 }
@@ -42,7 +45,7 @@ export function watchSection(ask: SectionAsk, listener: Listener): () => void {
     job.listeners.delete(listener);
     if (job.listeners.size > 0) return;
     clearTimeout(job.timer);
-    job.worker?.terminate();
+    job.worker?.end();
     if (jobs.get(ask.key) === job) jobs.delete(ask.key);
   };
 }
@@ -58,29 +61,27 @@ function begun(ask: SectionAsk): Job {
   return job;
 }
 
-function work(job: Job, ask: SectionAsk, tries: number): void {
-  const worker = new Worker(new URL('./section.worker.ts', import.meta.url), { type: 'module' });
+function work(job: Job, { key, course, soakChanges }: SectionAsk, tries: number): void {
+  const worker = engage<SectionWorker>(new Worker(new URL('./section.worker.ts', import.meta.url), { type: 'module' }));
   job.worker = worker;
-  worker.addEventListener('message', ({ data }: MessageEvent<SectionReport>) => {
-    if ('progress' in data) tell(job, { ...job.state, progress: data.progress });
-    else {
-      worker.terminate();
-      jobs.delete(ask.key);
-      if ('answer' in data) remember(ask.key, data.answer);
-      tell(job, 'answer' in data ? { answer: data.answer, progress: null, fault: null } : { answer: null, progress: null, fault: sayHere(data.fault) });
-    }
-  });
-  worker.addEventListener('error', () => {
-    worker.terminate();
-    const again = tries < RETRIES;
-    tell(job, {
-      answer: null,
-      progress: again ? 0 : null,
-      fault: again ? 'The computation stopped and was started again.' : 'The picture could not be computed on this device.',
-    });
-    if (again) work(job, ask, tries + 1);
-  });
-  worker.postMessage(ask);
+  const onProgress = proxy((progress: number) => tell(job, { ...job.state, progress }));
+  worker.of<SectionReport>(worker.ask.section(course, soakChanges, onProgress)).then(
+    (report) => {
+      worker.end();
+      jobs.delete(key);
+      if ('answer' in report) remember(key, report.answer);
+      tell(job, 'answer' in report ? { answer: report.answer, progress: null, fault: null } : { answer: null, progress: null, fault: sayHere(report.fault) });
+    },
+    () => {
+      const again = tries < RETRIES;
+      tell(job, {
+        answer: null,
+        progress: again ? 0 : null,
+        fault: again ? 'The computation stopped and was started again.' : 'The picture could not be computed on this device.',
+      });
+      if (again) work(job, { key, course, soakChanges }, tries + 1);
+    },
+  );
 }
 
 function tell(job: Job, state: SectionState): void {

@@ -47,4 +47,4 @@ export interface SectionAnswer {
   cellError: number;
 }
 
-export type SectionReport = { key: string; progress: number } | { key: string; answer: SectionAnswer } | { key: string; fault: Message };
+export type SectionReport = { answer: SectionAnswer } | { fault: Message };

@@ -1,8 +1,13 @@
 import type { LoggerFormat, LoggerReading, LoggerTally } from '@bunkhouse/core';
 import { useEffect, useRef, useState } from 'react';
-import type { LoggerAsked, LoggerSaid } from './logger.worker';
+import { proxy } from 'comlink';
+import { engage, WorkerDied, type Engaged } from './engage';
+import type { LoggerWorker } from './logger.worker';
 
-const start = () => new Worker(new URL('./logger.worker.ts', import.meta.url), { type: 'module' });
+const start = () => engage<LoggerWorker>(new Worker(new URL('./logger.worker.ts', import.meta.url), { type: 'module' }));
+
+const whyNot = (error: unknown, otherwise: string): string =>
+  error instanceof WorkerDied ? 'This file cannot be read so.' : error instanceof Error ? error.message : otherwise;
 
 /** What a whole file holds when it is read so, counted in a worker; what is known so far until it is at its end. */
 export function useTally(file: File | null, format: LoggerFormat | null): { tally: LoggerTally | null; isWhole: boolean; fault: string | null } {
@@ -13,16 +18,23 @@ export function useTally(file: File | null, format: LoggerFormat | null): { tall
     const own = JSON.parse(key) as LoggerFormat | null;
     if (file === null || own === null) return undefined;
     const worker = start();
-    worker.onmessage = ({ data }: MessageEvent<LoggerSaid>) => {
-      if (data.kind === 'counted') setKnown({ tally: data.tally, isWhole: data.isWhole, fault: null });
-      else if (data.kind === 'fault') setKnown({ tally: null, isWhole: true, fault: data.message });
+    let isAsked = true;
+    worker
+      .of(
+        worker.ask.count(
+          file,
+          own,
+          proxy(({ tally }) => isAsked && setKnown({ tally, isWhole: false, fault: null })),
+        ),
+      )
+      .then(
+        ({ tally }) => isAsked && setKnown({ tally, isWhole: true, fault: null }),
+        (error: unknown) => isAsked && setKnown({ tally: null, isWhole: true, fault: whyNot(error, 'This file cannot be read so.') }),
+      );
+    return () => {
+      isAsked = false;
+      worker.end();
     };
-    worker.onerror = (event) => {
-      event.preventDefault();
-      setKnown({ tally: null, isWhole: true, fault: 'This file cannot be read so.' });
-    };
-    worker.postMessage({ kind: 'count', file, format: own } satisfies LoggerAsked);
-    return () => worker.terminate();
   }, [file, key]);
   return known;
 }
@@ -38,40 +50,31 @@ export function useBring(): {
   share: number;
   fault: string | null;
 } {
-  const worker = useRef<Worker | null>(null);
+  const worker = useRef<Engaged<LoggerWorker> | null>(null);
   const [state, setState] = useState<'idle' | 'running' | 'done' | 'broken'>('idle');
   const [share, setShare] = useState(0);
   const [fault, setFault] = useState<string | null>(null);
   const end = (how: 'idle' | 'done' | 'broken', why: string | null) => {
-    worker.current?.terminate();
+    worker.current?.end();
     worker.current = null;
     setState(how);
     setFault(why);
   };
-  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => () => worker.current?.end(), []);
   const bring = (file: File, format: LoggerFormat, take: Take) => {
-    worker.current?.terminate();
+    worker.current?.end();
     const own = (worker.current = start());
     setState('running');
     setShare(0);
     setFault(null);
-    own.onmessage = ({ data }: MessageEvent<LoggerSaid>) => {
-      if (data.kind === 'brought') end('done', null);
-      else if (data.kind === 'fault') end('broken', data.message);
-      else if (data.kind === 'part')
-        take(data.readings).then(
-          () => {
-            setShare(data.share);
-            own.postMessage({ kind: 'go-on' } satisfies LoggerAsked);
-          },
-          (error: unknown) => end('broken', error instanceof Error ? error.message : 'It could not be brought in.'),
-        );
-    };
-    own.onerror = (event) => {
-      event.preventDefault();
-      end('broken', 'This file cannot be read so.');
-    };
-    own.postMessage({ kind: 'bring', file, format } satisfies LoggerAsked);
+    const takePart = proxy(async (readings: LoggerReading[], part: number) => {
+      await take(readings);
+      setShare(part);
+    });
+    own.of(own.ask.bring(file, format, takePart)).then(
+      () => worker.current === own && end('done', null),
+      (error: unknown) => worker.current === own && end('broken', whyNot(error, 'It could not be brought in.')),
+    );
   };
   return { bring, stop: () => end('idle', null), state, share, fault };
 }

@@ -1,6 +1,7 @@
-import { cureCourse, type BatchRecord, type BatchState, type PullLimits } from '@bunkhouse/core';
+import { cureCourse, type BatchRecord, type BatchState, type CureCourse, type PullLimits } from '@bunkhouse/core';
 import { useEffect, useMemo, useState } from 'react';
-import type { PullWindowAsk, PullWindowReport } from './pullWindow.worker';
+import { engage } from './engage';
+import type { PullWindowWorker } from './pullWindow.worker';
 
 /** What was worked out on this page, by course. */
 const known = new Map<string, PullLimits>();
@@ -20,16 +21,23 @@ export function usePullWindows(batches: readonly { record: BatchRecord; state: B
   useEffect(() => {
     const open = asks.filter(({ key }) => !known.has(key));
     if (open.length === 0) return undefined;
-    const worker = new Worker(new URL('./pullWindow.worker.ts', import.meta.url), { type: 'module' });
-    let left = open.length;
-    worker.addEventListener('message', ({ data: { key, ...limits } }: MessageEvent<PullWindowReport>) => {
-      remember(key, limits);
-      setCount((count) => count + 1);
-      left -= 1;
-      if (left === 0) worker.terminate();
-    });
-    for (const { key, course } of open) worker.postMessage({ key, course } satisfies PullWindowAsk);
-    return () => worker.terminate();
+    const worker = engage<PullWindowWorker>(new Worker(new URL('./pullWindow.worker.ts', import.meta.url), { type: 'module' }));
+    let isAsked = true;
+    const workOut = async () => {
+      for (const { key, course } of open) {
+        const limits = await worker.of(worker.ask.pullLimits(course));
+        remember(key, limits);
+        if (!isAsked) return;
+        setCount((count) => count + 1);
+      }
+      worker.end();
+    };
+    // One that dies leaves them missing: what is not worked out is not shown.
+    workOut().catch(() => undefined);
+    return () => {
+      isAsked = false;
+      worker.end();
+    };
     // The courses are what their keys say.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted]);
@@ -41,7 +49,7 @@ export function usePullWindows(batches: readonly { record: BatchRecord; state: B
   return useStable(found);
 }
 
-function askOf(record: BatchRecord, state: BatchState, code: string): PullWindowAsk {
+function askOf(record: BatchRecord, state: BatchState, code: string): { key: string; course: CureCourse } {
   const course = cureCourse(record, state, code);
   return { key: JSON.stringify([course.section, course.meatG, course.stages, course.aimPercent, course.diffusivity]), course };
 }

@@ -1,24 +1,23 @@
 import type { Schedule } from '@bunkhouse/core';
 import { useEffect, useState } from 'react';
-import { sayHere } from '../shell/here';
-import type { ScheduleAsk, ScheduleReport } from './schedule.worker';
+import { sayHere } from '../reader/here';
+import { engage } from './engage';
+import type { ScheduleAsk, ScheduleReport, ScheduleWorker } from './schedule.worker';
 
 /** Asks the scheduler, in a worker of its own. */
 function askSchedule(ask: ScheduleAsk): { answer: Promise<Schedule>; cancel: () => void } {
-  const worker = new Worker(new URL('./schedule.worker.ts', import.meta.url), { type: 'module' });
-  const answer = new Promise<Schedule>((resolve, reject) => {
-    worker.addEventListener('message', ({ data }: MessageEvent<ScheduleReport>) => {
-      worker.terminate();
-      if ('answer' in data) resolve(data.answer);
-      else reject(new Error(sayHere(data.fault)));
-    });
-    worker.addEventListener('error', () => {
-      worker.terminate();
-      reject(new Error('The plan could not be worked out on this device.'));
-    });
-  });
-  worker.postMessage(ask);
-  return { answer, cancel: () => worker.terminate() };
+  const worker = engage<ScheduleWorker>(new Worker(new URL('./schedule.worker.ts', import.meta.url), { type: 'module' }));
+  const answer = worker.of<ScheduleReport>(worker.ask.schedule(ask)).then(
+    (report) => {
+      worker.end();
+      if ('answer' in report) return report.answer;
+      throw new Error(sayHere(report.fault));
+    },
+    () => {
+      throw new Error('The plan could not be worked out on this device.');
+    },
+  );
+  return { answer, cancel: worker.end };
 }
 
 /** An answer, whether a newer question is still open, or why there is none. */

@@ -1,0 +1,223 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import {
+  HAND_ACTS,
+  HAND_ACT_SPECS,
+  handActNamed,
+  handActSaid,
+  STATION_NAMES,
+  STATIONS,
+  type HandAct,
+  type HandActAmounts,
+  type HandActId,
+  type Station,
+} from '@bunkhouse/core';
+import { useState, type ComponentProps } from 'react';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { useEntryForm } from '../../acts/useEntryForm';
+import type { Batch } from '../../data/batches';
+import { houseTime } from '../../data/serverClock';
+import { FormFault, FormMoment, FormNumber, FormPick, FormWords } from '../../kit/form/fields';
+import { SavingForm } from '../../kit/form/SavingForm';
+import { Only } from '../../kit/Only';
+import { Tick } from '../../kit/Tick';
+import { useSay } from '../../reader/reader';
+import { acts, paired } from '../../theme/surfaces';
+import { t } from '../../theme/tokens';
+import { signed } from '../../theme/type';
+
+const styles = {
+  form: { display: 'grid', gap: '12px', borderTop: `1px solid ${t.hair}`, paddingTop: '12px', '& h3': { font: signed(19, 22, 600) } },
+  chips: { flexWrap: 'wrap', gap: '8px' },
+  pieces: { border: 0, margin: 0, padding: 0, display: 'flex', flexWrap: 'wrap', gap: '0 14px' },
+} as const;
+
+interface Done extends Partial<HandActAmounts> {
+  act: HandActId | '';
+  /** all of them when none is named */
+  pieces: string[];
+  /** ISO instant; empty for now */
+  at: string;
+  about: boolean;
+  reason: string;
+}
+
+const AMOUNTS: Readonly<Record<keyof HandActAmounts, Omit<ComponentProps<typeof FormNumber<Done>>, 'name'>>> = {
+  times: { label: 'Times', decimals: 0 },
+  g: { label: 'Weight', quantity: 'mass' },
+  forMin: { label: 'For', sign: 'min', decimals: 0 },
+  C: { label: 'Temperature', quantity: 'temperature' },
+  humidityPercent: { label: 'Humidity of the air', sign: '%', decimals: 0 },
+};
+
+/** Opens from a word: something was done that stands in no plan. */
+export function OtherAct({ batch }: { batch: Batch }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Only right="record">
+      {isOpen ? (
+        <ActForm batch={batch} onDone={() => setOpen(false)} />
+      ) : (
+        <Button variant="text" onClick={() => setOpen(true)}>
+          Something else was done
+        </Button>
+      )}
+    </Only>
+  );
+}
+
+/** What was done, as it happened: when, to which pieces, and what was read or weighed at it, if anything was. */
+function ActForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
+  const say = useSay();
+  const { pieces, station } = batch.state;
+  const of = useEntryForm<Done>(batch, {
+    first: {
+      act: '',
+      pieces: [],
+      at: '',
+      about: false,
+      reason: '',
+      C: undefined,
+      humidityPercent: undefined,
+      g: undefined,
+      forMin: undefined,
+      times: undefined,
+    },
+    said: (typed) => ({
+      kind: 'act',
+      event: actOf(typed),
+      ...(typed.at === '' ? {} : { at: typed.at }),
+      ...(typed.about ? { about: true } : {}),
+      ...(typed.reason.trim() === '' ? {} : { reason: typed.reason.trim() }),
+    }),
+    what: (typed) => say(handActSaid(actOf(typed))),
+    onDone,
+  });
+  return (
+    <SavingForm
+      of={of}
+      label="Something else was done"
+      sx={styles.form}
+      acts={
+        <Box sx={acts}>
+          <Button type="submit" aria-disabled={of.busy}>
+            {of.busy ? 'Logging...' : 'Log what was done'}
+          </Button>
+          <Button variant="quiet" onClick={onDone}>
+            Leave it
+          </Button>
+        </Box>
+      }
+    >
+      <h3>Something else was done</h3>
+      <WhichAct here={station ?? 'pack'} />
+      {pieces.length > 1 && <WhichPieces codes={pieces.map(({ code }) => code)} />}
+      <Amounts />
+      <FormWords<Done> name="reason" label="With what, or what was seen" maxLength={1000} />
+      <When />
+    </SavingForm>
+  );
+}
+
+const actOf = ({ act, pieces, C, humidityPercent, g, forMin, times }: Done): HandAct => {
+  const takes = act === '' ? [] : HAND_ACT_SPECS[act].takes;
+  const amounts = Object.fromEntries(
+    Object.entries({ C, humidityPercent, g, forMin, times }).filter(([name, value]) => value !== undefined && (takes as readonly string[]).includes(name)),
+  );
+  // What is missing is asked for by the log.
+  return { act: act as HandActId, ...(pieces.length === 0 ? {} : { pieces }), ...amounts };
+};
+
+const actsAt = (station: Station): HandActId[] => HAND_ACTS.filter((act) => HAND_ACT_SPECS[act].station === station);
+
+/** Where it hangs now, one tap; every other act by the list. */
+function WhichAct({ here }: { here: Station }) {
+  const say = useSay();
+  const { control, setValue } = useFormContext<Done>();
+  const chosen = useWatch({ control, name: 'act' });
+  return (
+    <>
+      <Stack direction="row" role="group" aria-label={`At ${STATION_NAMES[here]}`} sx={styles.chips}>
+        {actsAt(here).map((act) => (
+          <Chip
+            key={act}
+            label={say(handActNamed(act))}
+            variant={chosen === act ? 'filled' : 'outlined'}
+            aria-pressed={chosen === act}
+            onClick={() => setValue('act', act, { shouldValidate: true })}
+          />
+        ))}
+      </Stack>
+      <FormPick<Done> name="act" label="What was done">
+        <option value="">choose</option>
+        {STATIONS.map((station) => (
+          <optgroup key={station} label={STATION_NAMES[station]}>
+            {actsAt(station).map((act) => (
+              <option key={act} value={act}>
+                {say(handActNamed(act))}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </FormPick>
+    </>
+  );
+}
+
+function WhichPieces({ codes }: { codes: readonly string[] }) {
+  const { control, setValue } = useFormContext<Done>();
+  const chosen = useWatch({ control, name: 'pieces' });
+  return (
+    <Box component="fieldset" sx={styles.pieces}>
+      <Typography variant="label" component="legend">
+        Pieces, none ticked for all
+      </Typography>
+      {codes.map((code) => (
+        <Tick
+          key={code}
+          label={code}
+          checked={chosen.includes(code)}
+          onChange={(isIn) => setValue('pieces', isIn ? codes.filter((one) => one === code || chosen.includes(one)) : chosen.filter((one) => one !== code))}
+        />
+      ))}
+      <FormFault<Done> name="pieces" />
+    </Box>
+  );
+}
+
+/** What may have been read at this act; an empty field is no reading. */
+function Amounts() {
+  const { control } = useFormContext<Done>();
+  const act = useWatch({ control, name: 'act' });
+  if (act === '' || HAND_ACT_SPECS[act].takes.length === 0) return null;
+  return (
+    <Box sx={paired}>
+      {HAND_ACT_SPECS[act].takes.map((name) => (
+        <FormNumber<Done> key={name} name={name} {...AMOUNTS[name]} hint="empty if nobody looked" />
+      ))}
+    </Box>
+  );
+}
+
+function When() {
+  const { control, setValue } = useFormContext<Done>();
+  const [at, about] = useWatch({ control, name: ['at', 'about'] });
+  if (at === '')
+    return (
+      <Typography variant="note">
+        With the time now.{' '}
+        <Button variant="text" onClick={() => setValue('at', new Date(houseTime()).toISOString())}>
+          It was earlier
+        </Button>
+      </Typography>
+    );
+  return (
+    <>
+      <FormMoment<Done> name="at" label="When it was" />
+      <Tick label="About then: nobody looked at the clock" checked={about} onChange={(isAbout) => setValue('about', isAbout)} />
+    </>
+  );
+}
