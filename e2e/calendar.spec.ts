@@ -1,11 +1,18 @@
 import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
+import { writeMoment } from './moment.js';
 import { expect, test } from './test.js';
 import { loinAtThePull } from './cook.js';
 
 test('a clash in the smoker is named with who takes part; one tap smokes one of them elsewhere, undo and redo follow', async ({ page }) => {
   await page.goto('/calendar');
-  const clash = page.getByRole('group', { name: 'Smoker: two programs' });
-  await expect(clash).toContainText(/[A-Z]{2}-\d{3}, [A-Z]{2}-\d{3} want different heat/, { timeout: 30_000 });
+  // Batches of other tests may clash as well, and not all of them fit into the small one: the first that does is mended.
+  const first = page
+    .getByRole('group', { name: 'Smoker: two programs' })
+    .filter({ has: page.getByRole('button', { name: /in Small smoker$/ }) })
+    .first();
+  await expect(first).toContainText(/[A-Z]{2}-\d{3}, [A-Z]{2}-\d{3} want different heat/, { timeout: 30_000 });
+  const [two = ''] = /[A-Z]{2}-\d{3}, [A-Z]{2}-\d{3}(?= want)/.exec((await first.textContent()) ?? '') ?? [];
+  const clash = page.getByRole('group', { name: 'Smoker: two programs' }).filter({ hasText: `${two} want different heat` });
   const other = clash.getByRole('button', { name: /in Small smoker$/ });
   // By the hour at which the tests run nothing else moves, or something by minutes: the price says which, and when it is ready.
   await expect(clash).toContainText(/(nothing moves|instead of .*); ready (as before|[A-Z][a-z]{2} \d)/);
@@ -32,6 +39,8 @@ test('three weeks of every batch; a job is moved by keys, the rest follows, and 
   const pull = picture.getByRole('slider', { name: `Pull, ${code}` });
   const before = await pull.getAttribute('aria-valuetext');
   await pull.focus();
+  await page.keyboard.press('Enter');
+  await expect(pull).toHaveAttribute('aria-valuetext', /Enter sets it down/);
   await page.keyboard.press('PageUp');
   await expect(pull).toHaveAttribute('aria-valuetext', /Enter sets it down/);
   await page.keyboard.press('Enter');
@@ -64,6 +73,8 @@ test('a job is dragged; Today and the ticket are in step', async ({ page }) => {
 test('hours and stores: bad ones are refused in a sentence, a small refrigerator overfills, a smoker out of order is told and the plan mended', async ({
   page,
 }) => {
+  // Twice it plans the whole house: on a machine that is busy with more it takes its time.
+  test.setTimeout(240_000);
   await page.goto('/calendar');
   const open = () => page.getByRole('button', { name: 'Hours and stores' }).click();
   const form = page.getByRole('form', { name: 'Hours and stores' });
@@ -81,11 +92,11 @@ test('hours and stores: bad ones are refused in a sentence, a small refrigerator
   await expect(form.getByLabel('Monday from', { exact: true })).toHaveValue('06:30');
   await form.getByLabel('Refrigerator holds', { exact: true }).fill('400');
   await form.getByRole('button', { name: 'Smoker is out of order for a time', exact: true }).click();
-  await form.getByLabel('until', { exact: true }).fill('2020-01-01T10:00');
+  await writeMoment(form, 'until', '2020-01-01T10:00');
   await keep.click();
   await expect(form.getByRole('alert')).toContainText('until before it is so');
   const fortnight = new Date(Date.now() + 12 * DAY_MS).toISOString().slice(0, 16);
-  await form.getByLabel('until', { exact: true }).fill(fortnight);
+  await writeMoment(form, 'until', fortnight);
   await form.getByLabel('Why', { exact: true }).fill('Fan broken.');
   await keep.click();
   const broken = page.getByRole('group', { name: 'Smoker out of order' }).first();
@@ -108,6 +119,7 @@ test('hours and stores: bad ones are refused in a sentence, a small refrigerator
 
 test('a holiday ham is planned backwards from the table: in the house’s hours, over by then, and its jobs stand in the Calendar', async ({ page }) => {
   await page.goto('/new');
+  await page.getByLabel('Weight', { exact: true }).fill('7400');
   await page.getByRole('button', { name: 'Back from the table' }).click();
   const table = new Date(Date.now() + 26 * DAY_MS);
   table.setUTCHours(12, 0, 0, 0);
@@ -115,7 +127,7 @@ test('a holiday ham is planned backwards from the table: in the house’s hours,
     const date = new Date(at);
     return new Date(at - date.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
   }, table.getTime());
-  await page.getByLabel('On the table at', { exact: true }).fill(local);
+  await writeMoment(page.locator('#main'), 'On the table at', local);
   await expect(page.getByText(/^Every job lies in working hours|^Outside working hours/)).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('working it out', { exact: true })).toHaveCount(0, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Start the batch' }).click();
@@ -143,9 +155,10 @@ test('a holiday ham is planned backwards from the table: in the house’s hours,
 
 test('both ends too near: the wishes that contradict each other are told', async ({ page }) => {
   await page.goto('/new');
+  await page.getByLabel('Weight', { exact: true }).fill('7400');
   await page.getByRole('button', { name: 'Both', exact: true }).click();
   const soon = await page.evaluate((days) => new Date(Date.now() + days - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 16), 3 * DAY_MS);
-  await page.getByLabel('On the table at', { exact: true }).fill(soon);
+  await writeMoment(page.locator('#main'), 'On the table at', soon);
   const late = page.getByRole('group', { name: 'Too late for the table' });
   await expect(late).toContainText('These contradict each other', { timeout: 60_000 });
   await expect(late).toContainText(/Pull 6 days to 12 days after meat in/);
@@ -160,6 +173,8 @@ test('a whole batch is moved by keys; the picture is zoomed and panned', async (
   const whole = page.getByRole('slider', { name: `All that is to come of ${code}` });
   const before = await whole.getAttribute('aria-valuetext');
   await whole.focus();
+  await page.keyboard.press('Enter');
+  await expect(whole).toHaveAttribute('aria-valuetext', /Enter sets it down/);
   await page.keyboard.press('PageUp');
   await page.keyboard.press('Enter');
   await expect(page.getByText(new RegExp(`New plan, ${code}: all that is to come 1 d 0 h later`))).toBeVisible();
@@ -167,6 +182,8 @@ test('a whole batch is moved by keys; the picture is zoomed and panned', async (
   // Three weeks more are too much for its cure: refused in a sentence, and nothing moves.
   const stands = await whole.getAttribute('aria-valuetext');
   await whole.focus();
+  await page.keyboard.press('Enter');
+  await expect(whole).toHaveAttribute('aria-valuetext', /Enter sets it down/);
   for (let i = 0; i < 30; i += 1) await page.keyboard.press('PageUp');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Pull not later than 24 days after “Meat in”/)).toBeVisible();
@@ -250,6 +267,8 @@ test('of two who move one plan, the later is told and nothing of his is taken ov
   await page.goto('/calendar');
   const pull = page.getByRole('slider', { name: `Pull, ${code}` });
   await pull.focus();
+  await page.keyboard.press('Enter');
+  await expect(pull).toHaveAttribute('aria-valuetext', /Enter sets it down/);
   await page.keyboard.press('PageUp');
   // Meanwhile another cook moves it: this page has not heard of it yet.
   await context.route('**/api/batches', (route) => route.abort());

@@ -1,5 +1,5 @@
 import { HOUR_MS, DAY_MS } from '@bunkhouse/core';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect } from './test.js';
 
 /** A cook at the screen: finds things by what they say. */
@@ -17,7 +17,7 @@ export class Cook {
   }
 
   async type(label: string, value: string): Promise<void> {
-    await this.page.getByLabel(label, { exact: true }).fill(value);
+    await (await inSight(this.page.getByLabel(label, { exact: true }))).fill(value);
   }
 
   async press(name: string): Promise<void> {
@@ -92,4 +92,11 @@ export async function loinAtThePull(
   for (let turn = 1; turn < loggedDays; turn += 1) await log(`turn-${turn}`, 24 * turn, { coldC: 3 });
   if (pulled) await log('pull', 24 * loggedDays - 0.05, { 'pulledG:A': 2690, firmness: 'firm', smell: 'fresh' });
   return id;
+}
+
+/** A field, with the fold that it may lie in opened. */
+export async function inSight(field: Locator): Promise<Locator> {
+  const fold = field.locator('xpath=ancestor::*[contains(@class, "MuiAccordion-root")]').last();
+  if (!(await field.first().isVisible()) && (await fold.count()) > 0) await fold.getByRole('button').first().click();
+  return field;
 }

@@ -53,7 +53,7 @@ test('by name and PIN: a wrong one says so; a helper logs under their own name a
   await expect(page.getByText(/You look in as a reader/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Write a note' })).toHaveCount(0);
   await page.goto('/ledger');
-  await expect(page.getByRole('table')).toBeVisible();
+  await expect(page.getByRole('grid')).toBeVisible();
 });
 
 test('a tablet that nobody touched is locked: it goes on showing, and what is logged then waits for a PIN and bears that name', async ({ page }) => {
@@ -84,6 +84,14 @@ test('a tablet that nobody touched is locked: it goes on showing, and what is lo
   await press(page, PINS.Abel ?? '');
   await expect(page.getByRole('button', { name: /Locked/ })).toHaveCount(0);
 });
+
+/** Writes who opens a house, and what it is called; it is not opened yet. */
+async function writeFirst(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.getByLabel('Name of the house').fill('Alder Bend');
+  await page.getByLabel('Your name').fill('Mallow');
+  await page.getByLabel('Password').fill('three brown crocks');
+}
 
 test('a house of one’s own: the head cook is made at the first start, takes a helper in, puts a tablet up, and the helper signs in on it', async ({ page }) => {
   test.slow();
@@ -142,10 +150,7 @@ test('a house of one’s own: the head cook is made at the first start, takes a 
 test('a house that writes with a comma and the month first does so everywhere, and reads it so', async ({ page }) => {
   const house = await ownHouse(await emptyDatabase());
   try {
-    await page.goto(house.address);
-    await page.getByLabel('Name of the house').fill('Alder Bend');
-    await page.getByLabel('Your name').fill('Mallow');
-    await page.getByLabel('Password').fill('three brown crocks');
+    await writeFirst(page, house.address);
     await page.getByRole('button', { name: 'Open the house' }).click();
     await page.getByRole('button', { name: 'Mallow on' }).click();
     await page.getByRole('link', { name: 'Crew and settings' }).click();
@@ -163,9 +168,53 @@ test('a house that writes with a comma and the month first does so everywhere, a
     await page.goto(`${house.address}/new`);
     await expect(page.getByLabel('Whose rules')).toHaveValue('eu');
     await expect(page.getByLabel('Salt, of meat and water', { exact: true })).toHaveValue(/^\d+(,\d+)?$/);
+    await page.getByLabel('Weight', { exact: true }).fill('7400');
+    await page.getByRole('button', { name: /^The brine/ }).click();
     await page.getByLabel('Salt, of meat and water', { exact: true }).fill('2,35');
     await expect(page.getByText(/2,3\d? ?%|2,35/).first()).toBeVisible();
     await expect(page.locator('.clock .num')).toHaveText(/[ap]m$/);
+  } finally {
+    await house.close();
+  }
+});
+
+test('the first minute of an empty house: it is asked how it counts, there are three ways to begin, and a look round that can be left and found again', async ({
+  page,
+}) => {
+  const house = await ownHouse(await emptyDatabase());
+  try {
+    await writeFirst(page, house.address);
+    // As usual in a kitchen whose browser speaks British English.
+    await expect(page.getByLabel('Rules for nitrite in a new batch')).toHaveValue('uk');
+    await expect(page.getByLabel('Time zone of the house')).toHaveValue('America/Denver');
+    await page.getByRole('button', { name: 'lb, in' }).click();
+    await page.getByRole('button', { name: '°F', exact: true }).click();
+    await page.getByLabel('Time zone of the house').selectOption('America/Halifax');
+    await page.getByRole('button', { name: 'Open the house' }).click();
+    const ways = page.getByRole('region', { name: 'How it begins' });
+    await expect(ways.getByRole('link')).toHaveText([/With a piece of meat/, /With a figure/, /With a book from before/]);
+    expect(await (await page.request.get(`${house.address}/api/house`)).json()).toMatchObject({
+      name: 'Alder Bend',
+      settings: { system: 'us', temperature: 'F', ruleSet: 'uk' },
+    });
+    expect(await (await page.request.get(`${house.address}/api/house/plan`)).json()).toMatchObject({ hours: { timeZone: 'America/Halifax' } });
+
+    await ways.getByRole('button', { name: /look round first/ }).click();
+    const round = page.getByRole('region', { name: 'A look round' });
+    for (const next of ['New batch', 'Bench', 'Calendar']) {
+      await round.getByRole('button', { name: `Next: ${next}` }).press('Enter');
+      await expect(page).toHaveTitle(`${next} · Bunkhouse`);
+      await expect(round.getByRole('heading', { name: next })).toBeVisible();
+    }
+    await round.getByRole('button', { name: 'Leave it' }).click();
+    await expect(round).toHaveCount(0);
+    await page.goto(`${house.address}/guide`);
+    await page.getByRole('button', { name: /Look round the house/ }).click();
+    await expect(round.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(round).toHaveCount(0);
+    await ways.getByRole('link', { name: /With a piece of meat/ }).click();
+    await expect(page.getByRole('button', { name: 'Weight is in lb: switch unit' })).toBeVisible();
   } finally {
     await house.close();
   }

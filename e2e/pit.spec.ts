@@ -137,7 +137,7 @@ test('a simulated ham at speed: fuel that runs out, a shallow probe, a stall and
   await page.goto(`/pit/${id}`);
   await page.getByRole('button', { name: 'Hang the probes' }).click();
   const sheet = page.getByRole('dialog');
-  const rows = sheet.locator('.hang-row').filter({ hasText: thermometer.name });
+  const rows = sheet.getByRole('group', { name: thermometer.name });
   await rows.filter({ hasText: 'Grate' }).getByRole('combobox').selectOption('in the chamber');
   await rows.filter({ hasText: 'thick end' }).getByRole('combobox').selectOption('in piece A');
   // The same piece twice is refused in a sentence.
@@ -199,7 +199,7 @@ test('a simulated ham at speed: fuel that runs out, a shallow probe, a stall and
   await next.getByRole('button', { name: 'Log smoker and core' }).first().click();
   await next.getByLabel('Smoker', { exact: true }).fill('88');
   await next.getByLabel('Core', { exact: true }).fill(trueC().toFixed(1));
-  await next.locator('.at-pit-form').getByRole('button', { name: 'Log smoker and core' }).click();
+  await next.locator('form').getByRole('button', { name: 'Log smoker and core' }).click();
   await expect(next).toContainText('Log core readings');
 
   // The stall is explained.
@@ -215,7 +215,7 @@ test('a simulated ham at speed: fuel that runs out, a shallow probe, a stall and
   await next.getByRole('button', { name: 'Log core readings' }).click();
   await next.getByLabel('Probe (if read)', { exact: true }).fill('66.3');
   for (const place of ['thick end', 'middle', 'thin end']) await next.getByLabel(`Instant-read, ${place}`, { exact: true }).fill('66.2');
-  await next.locator('.at-pit-form').getByRole('button', { name: 'Log core readings' }).click();
+  await next.locator('form').getByRole('button', { name: 'Log core readings' }).click();
 
   // Off the fire the cook can be played again: at three hours nothing was known of the stall, and the forecast is that of then.
   await expect(page.getByRole('heading', { name: 'The cook', exact: true })).toBeVisible();

@@ -41,6 +41,7 @@ test('a tablet that comes by plain http under a name of the house works, and is 
     await expect(page.getByText('This page broke')).toHaveCount(0);
   }
   // A batch is started and its first step logged: ids come without a secure page.
+  await page.getByLabel('Weight', { exact: true }).fill('7400');
   await page.getByRole('button', { name: 'Start the batch' }).click();
   await expect(page).toHaveURL(/\/batches\//, { timeout: 60_000 });
   await page.getByLabel('Green weight', { exact: true }).fill('7400');

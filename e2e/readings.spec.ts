@@ -1,5 +1,6 @@
 import { DAY_MS } from '@bunkhouse/core';
 import type { Page } from '@playwright/test';
+import { writeMoment } from './moment.js';
 import { expect, test } from './test.js';
 
 const bring = (page: Page) => page.getByRole('region', { name: 'Bring readings in' });
@@ -39,7 +40,7 @@ test('a logger’s file in °F, month first, with a byte order mark and bad line
 
   const out = page.getByRole('region', { name: 'Take readings out' });
   await out.getByRole('combobox', { name: 'Of' }).selectOption('Back porch');
-  await out.getByLabel('From', { exact: true }).fill(`${day.toISOString().slice(0, 10)}T00:00`);
+  await writeMoment(out, 'From', `${day.toISOString().slice(0, 10)}T00:00`);
   const waiting = page.waitForEvent('download');
   await out.getByRole('link', { name: 'Every reading, as CSV' }).click();
   const stream = await (await waiting).createReadStream();
@@ -68,7 +69,7 @@ test('what is no log is said to be none; a comma for a point, day or month, and 
   await expect(panel.getByRole('row').nth(1)).toContainText('\u221215.2 °C');
   await choose(page, 'run.csv', 's,core\n0,5.0\n10,5.1\n20,5.2\n');
   await expect(panel.getByRole('alert')).toContainText('when was that?');
-  await panel.getByLabel('Started', { exact: true }).fill('2026-10-05T07:00');
+  await writeMoment(panel, 'Started', '2026-10-05T07:00');
   await expect(panel.getByRole('row').nth(2)).toContainText('5 Oct 2026, 07:00:10');
 });
 

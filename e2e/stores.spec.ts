@@ -1,3 +1,4 @@
+import { writeMoment } from './moment.js';
 import { expect, test } from './test.js';
 import { Jimp } from 'jimp';
 import { DAY_MS } from '@bunkhouse/core';
@@ -82,7 +83,7 @@ test('a lot has a price, and the batch says what it cost', async ({ page }) => {
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('How much came', { exact: true }).fill('10000');
   await page.getByLabel('All of it cost', { exact: true }).fill('64');
-  await page.getByLabel('Came on').fill(new Date(Date.now() - DAY_MS).toISOString().slice(0, 10));
+  await writeMoment(page.locator('#main'), 'Came on', new Date(Date.now() - DAY_MS).toISOString().slice(0, 10));
   await page.getByRole('button', { name: 'Save the lot' }).click();
   await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText('64.00');
   const { id } = await mixedLoin(page);
@@ -111,10 +112,10 @@ test('a figure leads to its paragraph in the Guide; an exercise is checked, a sl
   const [, green = '', after = ''] = /weighed ([\d\s]+) g green and weighs ([\d\s]+) g/.exec((await practice.textContent()) ?? '') ?? [];
   const grams = (shown: string) => Number(shown.replace(/\s/g, ''));
   const percent = (100 * (grams(after) - grams(green))) / grams(green);
-  await practice.getByLabel(/Your answer/).fill((percent / 100).toFixed(4));
+  await practice.getByRole('textbox', { name: /Your answer/ }).fill((percent / 100).toFixed(4));
   await practice.getByRole('button', { name: 'Check it' }).click();
   await expect(practice.getByText(/A hundred times off/)).toBeVisible();
-  await practice.getByLabel(/Your answer/).fill(percent.toFixed(1));
+  await practice.getByRole('textbox', { name: /Your answer/ }).fill(percent.toFixed(1));
   await practice.getByRole('button', { name: 'Check it' }).click();
   await expect(practice.getByText(/Right\./)).toBeVisible();
   await practice.getByRole('button', { name: 'Another one' }).click();

@@ -1,5 +1,6 @@
 import type { BatchResponse, HouseResponse, LedgerResponse, RecipeResponse } from '@bunkhouse/api';
 import type { Page } from '@playwright/test';
+import { inSight } from './cook.js';
 import { expect, test } from './test.js';
 
 /** Everything that a house can choose of how it writes, the other way round. */
@@ -120,7 +121,7 @@ test('a house that reads °F, pounds, commas, months first and twelve hours find
     ['Length', '0,5'],
     ['Salt, of meat and water', '0,1'],
   ] as const)
-    await page.getByLabel(label, { exact: true }).first().fill(value);
+    await (await inSight(page.getByLabel(label, { exact: true }).first())).fill(value);
   await expect(page.getByText('Less than 0,22 lb is no piece to cure. Look at the unit.')).toBeVisible();
   expect(faultsIn(await linesOf(page))).toEqual([]);
 

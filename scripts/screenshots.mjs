@@ -21,12 +21,23 @@ async function picture(name, path, { width = 1280, height = 800, scheme = 'light
 const live = await (await fetch(`${base}/api/batches`)).json();
 const lastStep = (batch) => batch.entries.findLast((entry) => entry.stepId !== undefined)?.stepId ?? '';
 const at = (product, stepId) => `/batches/${live.find((batch) => batch.design.product === product && lastStep(batch) === stepId).id}`;
-const curing = at('ham-bone-in', 'turn-4');
+const curing = at('ham-bone-in', 'repump');
+
+const weighed = async (page) => {
+  await page.getByLabel('Weight', { exact: true }).fill('6900');
+  await page.getByRole('region', { name: 'At the pull' }).waitFor({ timeout: 30_000 });
+};
 
 await picture('today', '/');
 await picture('today-phone', '/', { width: 390, height: 844 });
-await picture('new-batch', '/new');
-await picture('batch-cure', curing);
+await picture('new-batch', '/new', { before: weighed });
+await picture('batch-cure', curing, {
+  before: (page) =>
+    page
+      .getByRole('heading', { name: 'The cure inside the meat' })
+      .waitFor()
+      .then(() => page.getByText(/^Working out where/).waitFor({ state: 'detached', timeout: 60_000 })),
+});
 await picture('batch-mixing', at('canadian-bacon', 'weigh'));
 await picture('batch-chill', at('canadian-bacon', 'into-cold'), {
   before: async (page) => {
@@ -76,7 +87,11 @@ await picture('stores', '/stores', {
   height: 1250,
   before: async (page) => {
     await page.getByRole('button', { name: 'Which batches hold Cure #1, no. K 2431?' }).click();
-    await page.locator('.holders li').first().waitFor();
+    await page
+      .getByRole('region', { name: /^Batches that hold/ })
+      .getByRole('listitem')
+      .first()
+      .waitFor();
   },
 });
 await browser.close();
