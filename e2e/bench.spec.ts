@@ -166,3 +166,22 @@ test('typing goes on while the address is written: nothing typed is lost, and a 
   await expect(page.getByLabel('Nitrite aimed at', { exact: true })).toHaveValue('141');
   await expect(page).toHaveURL(/aimPpm=141/);
 });
+
+test.describe('a slow line', () => {
+  test.use({ serviceWorkers: 'block' });
+
+  test('who leaves the Bench before its address is written is not called back to it', async ({ page }) => {
+    let isSlow = false;
+    await page.route('**/*.js', async (route) => {
+      if (isSlow) await new Promise((wait) => setTimeout(wait, 1200));
+      await route.continue();
+    });
+    await page.goto('/bench');
+    await expect(page).toHaveTitle('Bench · Bunkhouse');
+    await page.getByLabel('Salt', { exact: true }).first().fill('2.7');
+    isSlow = true;
+    await page.getByRole('navigation', { name: 'Sections' }).getByRole('link', { name: 'Calendar' }).click();
+    await expect(page).toHaveTitle('Calendar · Bunkhouse');
+    await expect(page).toHaveURL(/\/calendar$/);
+  });
+});

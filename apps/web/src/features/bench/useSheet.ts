@@ -1,6 +1,6 @@
 import type { InputError, BenchSheet, Message } from '@bunkhouse/core';
 import { createContext, useCallback, useContext, useEffect, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
 import { fromAddress, toAddress } from '../../acts/benchAddress';
 import { FIELD_NAMES } from './words';
 
@@ -31,6 +31,7 @@ const CARRIED = ['batch', 'code'];
 /** The sheet that stands in the address, and is kept there. */
 export function useSheet(): [BenchSheet, ChangeSheet] {
   const [params, setParams] = useSearchParams();
+  const { pathname } = useLocation();
   const [sheet, setSheet] = useState(() => fromAddress(params));
   const written = useRef(params.toString());
   // What this page wrote of late, the newest last. The bare address is its own, too: a tap on Bench clears no sheet.
@@ -48,6 +49,8 @@ export function useSheet(): [BenchSheet, ChangeSheet] {
   }, [params, setParams]);
   useEffect(() => {
     const timer = setTimeout(() => {
+      // Already on the way to another screen, whose files are still coming: to write the address now would call him back.
+      if (window.location.pathname !== pathname) return;
       const next = toAddress(sheet);
       for (const key of CARRIED) {
         const value = new URLSearchParams(window.location.search).get(key);
@@ -59,7 +62,7 @@ export function useSheet(): [BenchSheet, ChangeSheet] {
       setParams(next, { replace: true });
     }, REST_MS);
     return () => clearTimeout(timer);
-  }, [sheet, setParams]);
+  }, [sheet, setParams, pathname]);
   const change = useCallback<ChangeSheet>((part) => setSheet((was) => ({ ...was, ...part })), []);
   return [sheet, change];
 }
