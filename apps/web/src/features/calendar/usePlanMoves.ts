@@ -1,6 +1,6 @@
 import { planSaid, type DesignChanges } from '@bunkhouse/core';
 import { useCallback, useRef, useState } from 'react';
-import { lookAgain, writeEntry, type Batch } from '../../data/batches';
+import { lookAgain, writeEntries, type Batch } from '../../data/batches';
 import { Refusal } from '../../data/request';
 import { houseTime } from '../../data/serverClock';
 import { useTellLogged } from '../../kit/JustLogged';
@@ -63,28 +63,26 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
 
   const write = async (moves: readonly PlanMove[]): Promise<void> => {
     const written: Written[] = [];
+    const entries = moves.map((one) => ({ one, id: newId(), at: new Date(houseTime()).toISOString() }));
+    let asked = moves[0];
     try {
-      for (const one of moves) {
-        const { record } = one.batch;
-        const entryId = newId();
-        const at = new Date(houseTime()).toISOString();
-        try {
-          await writeEntry(record.id, {
-            id: entryId,
-            kind: 'replanned',
-            changes: one.changes,
-            reason: planSaid(one.changes, one.batch.state.steps).message,
-            at,
-            by,
-            seen: record.entries.length,
-          });
-        } catch (error) {
-          await lookAgain(record.id);
-          throw error;
-        }
-        written.push({ ...one, entryId });
-        tellLogged({ entries: [{ batchId: record.id, entryId }], what: `New plan, ${record.code}: ${one.why}`, at });
-      }
+      await writeEntries(
+        entries.map(({ one: { batch, changes }, id, at }) => ({
+          batchId: batch.record.id,
+          entry: { id, kind: 'replanned', changes, reason: planSaid(changes, batch.state.steps).message, at, by, seen: batch.record.entries.length },
+        })),
+        (i) => {
+          const told = entries[i];
+          if (told === undefined) return;
+          const { one, id: entryId, at } = told;
+          written.push({ ...one, entryId });
+          asked = moves[i + 1];
+          tellLogged({ entries: [{ batchId: one.batch.record.id, entryId }], what: `New plan, ${one.batch.record.code}: ${one.why}`, at });
+        },
+      );
+    } catch (error) {
+      if (asked !== undefined) await lookAgain(asked.batch.record.id);
+      throw error;
     } finally {
       if (written.length > 0) setDone((so) => [...so, written]);
     }
@@ -105,15 +103,13 @@ export function usePlanMoves(batches: readonly Batch[]): PlanMoves {
       const standing = last.filter(({ batch, entryId }) =>
         batches.find(({ record }) => record.id === batch.record.id)?.state.standing.some(({ id }) => id === entryId),
       );
-      for (const { batch, entryId } of [...standing].reverse())
-        await writeEntry(batch.record.id, {
-          id: newId(),
-          kind: 'withdrawn',
-          replaces: entryId,
-          at: new Date(houseTime()).toISOString(),
-          by,
-          reason: 'Taken back in the Calendar',
-        });
+      const at = new Date(houseTime()).toISOString();
+      await writeEntries(
+        [...standing].reverse().map(({ batch, entryId }) => ({
+          batchId: batch.record.id,
+          entry: { id: newId(), kind: 'withdrawn', replaces: entryId, at, by, reason: 'Taken back in the Calendar' },
+        })),
+      );
       setUndone((so) => [...so, last]);
     });
   };
