@@ -29,8 +29,17 @@ const DOSES = [
 /** The ways in which a label, or the whole salt, may say how much: one brine, or a rub. */
 export const takesDose = (way: string): boolean => way !== 'pumpAndCover' && way !== 'clock';
 
-/** A label that nobody has read yet: its figures are asked for, not made up. */
-const unread = (name: string, known: Partial<CureMix> = {}): BatchRequest['cure'] => ({ name, ...known }) as NonNullable<BatchRequest['cure']>;
+/**
+ * A label that nobody has read yet: its figures are asked for, not made up. Each says so itself: where one is only missing, a form shows what it
+ * began with, the figure of another cure.
+ */
+const unread = (name: string, known: Partial<CureMix> = {}): BatchRequest['cure'] => ({
+  name,
+  nitritePercent: Number.NaN,
+  nitratePercent: Number.NaN,
+  saltPercent: Number.NaN,
+  ...known,
+});
 
 /** `Cure #1, 150 ppm` */
 export function cureNow({ cure, dose, nitritePpm }: BatchRequest): string {
@@ -57,7 +66,7 @@ export function CureOfBatch({ way }: { way: string }) {
     setValue('dose', takesDose(way) ? how : undefined);
     if (ppm === 0) setValue('nitritePpm', ruleSet === 'house' ? RULE_SETS.us.usualTarget : RULE_SETS[ruleSet].usualTarget, { shouldValidate: true });
   };
-  const byLabel = { by: 'label', per: 'meat' } as NonNullable<BatchRequest['dose']>;
+  const byLabel: BatchRequest['dose'] = { by: 'label', per: 'meat', gPerKg: Number.NaN };
   const choose = (picked: string) => {
     const known = OFFERED.find((mix) => mix.name === picked);
     if (known !== undefined) set(known === CURE_1 ? undefined : { ...known }, isWholeSalt(known) ? { by: 'wholeSalt' } : undefined);

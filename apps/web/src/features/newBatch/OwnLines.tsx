@@ -34,7 +34,7 @@ export function OwnLines({ spices }: { spices: readonly Spice[] }) {
         </>
       )}
       {own.fields.map((field, i) => (
-        <Box key={field.id} component="fieldset" sx={{ ...paired, border: 0, padding: 0, margin: 0 }} aria-label={`Line ${i + 1}`}>
+        <Box key={field.id} component="fieldset" sx={{ ...paired, border: 0, padding: 0, margin: 0 }} aria-label={`Own line ${i + 1}`}>
           <FormWords<BatchRequest> name={`ownLines.${i}.name`} label={`Line ${i + 1}`} maxLength={60} />
           <FormNumber<BatchRequest> name={`ownLines.${i}.g`} label="Weight of it" quantity="smallMass" />
           <Button variant="text" onClick={() => own.remove(i)}>
