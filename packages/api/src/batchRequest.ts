@@ -1,4 +1,16 @@
-import { COLD_MOST_C, MOST_PIECES, PLANNED_PRODUCTS, SCHOOLS, RULE_SET_IDS, STRONG_SALT, type Product, type RuleSetId, type School } from '@bunkhouse/core';
+import {
+  COLD_MOST_C,
+  MOST_PIECES,
+  PLANNED_PRODUCTS,
+  SCHOOLS,
+  RULE_SET_IDS,
+  STRONG_SALT,
+  VESSEL_KINDS,
+  type Product,
+  type RuleSetId,
+  type School,
+  type VesselKind,
+} from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
 import { CureRequest, DiffusivityRequest } from './cureRequest.js';
 import { DoseRequest, LineNamesRequest, OwnLineRequest } from './doseRequest.js';
@@ -57,6 +69,16 @@ export class BatchRequest {
   @ArrayMaxSize(MOST_PIECES, told('batch-pieces-count-most', { most: MOST_PIECES }))
   @IsArray(told('batch-pieces-count-least'))
   pieces: PieceRequest[];
+
+  /** what the pieces lie in where they lie apart; see `vessel` of a piece */
+  @IsOptional()
+  @IsIn(VESSEL_KINDS, told('batch-vessel-choice'))
+  vesselKind?: VesselKind;
+
+  /** the same of the brine in each, whatever lies in it; by the weight of the meat when not given */
+  @IsOptional()
+  @IsBoolean(told('batch-shared-alike'))
+  sharedAlike?: boolean;
 
   @IsIn(SCHOOLS, told('batch-school-choice'))
   school: School['kind'];

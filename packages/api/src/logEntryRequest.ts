@@ -7,13 +7,30 @@ import {
   type PieceEvent,
   type PitEvent,
   type StepValues,
+  type Vessel,
 } from '@bunkhouse/core';
 import { IsInstant } from './isInstant.js';
-import { IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+} from 'class-validator';
 import { RecipeOfBatch } from './recipeRequest.js';
 import { nested } from './nested.js';
 import { DesignChangesShape } from './shapes/designShapes.js';
 import { EVENTS, LotDrawShape, VALUES_OF_STEP } from './shapes/entryShapes.js';
+import { VesselShape } from './shapes/vesselShape.js';
 import { told, withSchema } from './say/ruleWords.js';
 
 const withStep = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'skipped';
@@ -21,7 +38,8 @@ const withTarget = (request: LogEntryRequest) => request.kind === 'correction' |
 const withValues = (request: LogEntryRequest) => request.kind === 'done' || request.kind === 'correction';
 const withChanges = (request: LogEntryRequest) => request.kind === 'replanned';
 const withEvent = (request: LogEntryRequest) => request.kind === 'pit' || request.kind === 'pieces' || request.kind === 'act';
-const withReason = (request: LogEntryRequest) => (request.kind !== 'done' && request.kind !== 'lot' && !withEvent(request)) || request.reason !== undefined;
+const withReason = (request: LogEntryRequest) =>
+  (request.kind !== 'done' && request.kind !== 'lot' && request.kind !== 'vessels' && !withEvent(request)) || request.reason !== undefined;
 
 /** An entry to be written into a batch's log. What its values must be is the step's to say: see `checkEntry` of the core. */
 export class LogEntryRequest {
@@ -67,6 +85,12 @@ export class LogEntryRequest {
   @ValidateIf(withEvent)
   @IsObject(withSchema(told('log-entry-event-missing'), { parts: EVENTS }))
   event?: PitEvent | PieceEvent | HandAct;
+
+  /** what each piece lies in from now on; see `Vessel` of the core */
+  @ValidateIf((request: LogEntryRequest) => request.kind === 'vessels')
+  @ArrayMaxSize(12, told('log-entry-vessels-missing'))
+  @IsArray(withSchema(told('log-entry-vessels-missing'), { part: () => VesselShape }))
+  vessels?: readonly Vessel[];
 
   /** what was taken from a lot; see `LotDraw` of the core */
   @ValidateIf((request: LogEntryRequest) => request.kind === 'lot')

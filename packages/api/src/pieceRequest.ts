@@ -1,4 +1,4 @@
-import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { told } from './say/ruleWords.js';
 
 /** One piece of meat: green weight in g, sizes in mm. */
@@ -40,4 +40,11 @@ export class PieceRequest {
   @Max(1500, told('piece-length-most', { mostMm: 1500 }))
   @IsNumber({}, told('piece-length-missing'))
   lengthMm: number;
+
+  /** in which tub or bag it is planned to lie, from 1; all in one when not given */
+  @IsOptional()
+  @Min(1, told('piece-vessel-choice'))
+  @Max(12, told('piece-vessel-choice'))
+  @IsInt(told('piece-vessel-choice'))
+  vessel?: number;
 }

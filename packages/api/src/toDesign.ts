@@ -34,11 +34,12 @@ function asAsked(request: BatchRequest): BatchDesign {
   return {
     product: request.product,
     pieces: request.pieces.map((piece, i) => ({
-      code: PIECE_CODES[i] ?? String(i + 1),
+      code: codeOf(i),
       greenG: piece.greenG,
       lengthMm: piece.lengthMm,
       section: toSection(piece),
     })),
+    ...toVessels(request),
     school: toSchool(request),
     saltPercent: request.saltPercent ?? 0,
     sugarPercent: request.sugarPercent,
@@ -63,6 +64,16 @@ function asAsked(request: BatchRequest): BatchDesign {
     cureScaleStepG: request.cureScaleStepG,
     startsAt: new Date(request.startsAt).toISOString(),
   };
+}
+
+const codeOf = (i: number): string => PIECE_CODES[i] ?? String(i + 1);
+
+/** Pieces that lie apart; none where all lie in one. */
+function toVessels({ pieces, vesselKind: kind = 'tub', sharedAlike }: BatchRequest): Pick<BatchDesign, 'vessels'> {
+  const numbers = [...new Set(pieces.map(({ vessel = 1 }) => vessel))].sort((a, b) => a - b);
+  if (numbers.length < 2) return {};
+  const inIt = (n: number) => pieces.flatMap(({ vessel = 1 }, i) => (vessel === n ? [codeOf(i)] : []));
+  return { vessels: numbers.map((n) => ({ kind, pieces: inIt(n), ...(sharedAlike === true ? { part: 1 } : {}) })) };
 }
 
 function toSection({ shape, thicknessMm, boneMm = 0, skinOn = false, fatCapMm = 0 }: PieceRequest): Section {

@@ -1,4 +1,4 @@
-import type { EntryDraft, HandAct, LotDraw, PieceEvent, PitEvent, PlannedStepId, Probe, TendingAct } from '@bunkhouse/core';
+import type { EntryDraft, HandAct, LotDraw, PieceEvent, PitEvent, PlannedStepId, Probe, TendingAct, Vessel } from '@bunkhouse/core';
 import type { LogEntryRequest } from './logEntryRequest.js';
 
 /** The draft that a checked request asks for. Fields that its kind has no use for are left behind. */
@@ -26,6 +26,8 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'pit', event: pitEvent(request.event), ...(reason === '' ? {} : { reason }) };
     case 'pieces':
       return { ...written, kind: 'pieces', event: pieceEvent(request.event), ...(reason === '' ? {} : { reason }) };
+    case 'vessels':
+      return { ...written, kind: 'vessels', vessels: vesselsIn(request), ...(reason === '' ? {} : { reason }) };
     case 'act':
       return { ...written, kind: 'act', event: handAct(request.event), ...(reason === '' ? {} : { reason }) };
     case 'lot': {
@@ -73,9 +75,19 @@ function pitEvent(event: LogEntryRequest['event']): PitEvent {
   }
 }
 
+/** Each vessel with nothing beside what it has. What is wrong with it `checkEntry` says. */
+const vesselsIn = ({ vessels }: LogEntryRequest): readonly Vessel[] =>
+  !Array.isArray(vessels)
+    ? (vessels as unknown as Vessel[])
+    : (vessels as (Record<string, unknown> | null)[]).map((vessel) => {
+        const { kind, pieces, part, brineG } = vessel ?? {};
+        return { kind, pieces, ...(part == null ? {} : { part }), ...(brineG == null ? {} : { brineG }) } as Vessel;
+      });
+
 /** The same for a piece. */
 function pieceEvent(event: LogEntryRequest['event']): PieceEvent {
-  const { act, piece, to, staysG, goesG, offG, weighsG } = (event ?? {}) as unknown as Record<string, unknown>;
+  const { act, piece, pieces, to, staysG, goesG, offG, weighsG } = (event ?? {}) as unknown as Record<string, unknown>;
+  if (act === 'parted') return { act, pieces, to } as PieceEvent;
   const known = act === 'split' ? { staysG, goesG, to } : act === 'joined' ? { to } : act === 'dropped' ? {} : { offG, weighsG };
   return { act, piece, ...Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined && value !== null)) } as PieceEvent;
 }

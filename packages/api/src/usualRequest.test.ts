@@ -40,3 +40,23 @@ test.each(PLANNED_PRODUCTS)('a %s like another: the request of a design gives th
     expect(toDesign(requestOf(design, asked))).toEqual(design);
   }
 });
+
+test('pieces that lie apart: numbers of tubs become tubs in their order, whatever number was left out, and come back', () => {
+  const usual = usualRequest('canadian-bacon', asked);
+  const [piece] = usual.pieces;
+  if (piece === undefined) throw new Error('a piece');
+  const request = { ...usual, pieces: [3, 1, 3].map((vessel) => ({ ...piece, vessel })), vesselKind: 'bag' as const, sharedAlike: true };
+  expect(validateSync(plainToInstance(BatchRequest, request), { whitelist: true, forbidNonWhitelisted: true })).toEqual([]);
+  const design = toDesign(request);
+  expect(design.vessels).toEqual([
+    { kind: 'bag', pieces: ['B'], part: 1 },
+    { kind: 'bag', pieces: ['A', 'C'], part: 1 },
+  ]);
+  expect(toDesign(requestOf(design, asked))).toEqual(design);
+  // All in one is no vessel at all.
+  expect(toDesign({ ...request, pieces: request.pieces.map((one) => ({ ...one, vessel: 2 })) }).vessels).toBeUndefined();
+  for (const vessel of [0, 1.5, 13]) {
+    const wrong = plainToInstance(BatchRequest, { ...request, pieces: [{ ...piece, vessel }] });
+    expect(validateSync(wrong)).toHaveLength(1);
+  }
+});

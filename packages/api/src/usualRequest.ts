@@ -59,7 +59,8 @@ export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Pro
   const { strongSaltPercent: _usual, ...like } = requestBy(process, { ...asked, school: school.kind });
   return {
     ...like,
-    pieces: design.pieces.map(({ greenG, lengthMm, section }) => ({
+    ...apart(design),
+    pieces: design.pieces.map(({ code, greenG, lengthMm, section }) => ({
       greenG,
       lengthMm,
       shape: section.shape === 'slab' ? 'slab' : 'round',
@@ -67,6 +68,7 @@ export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Pro
       ...(section.bone === undefined ? {} : { boneMm: section.bone.diameterMm }),
       ...(section.closedSide === undefined ? {} : { skinOn: true }),
       ...(section.fatCapMm === undefined ? {} : { fatCapMm: section.fatCapMm }),
+      ...vesselOf(design, code),
     })),
     waterG: school.waterG,
     saltPercent: design.saltPercent,
@@ -96,4 +98,13 @@ export function requestOf(design: BatchDesign, asked: AskedOfBatch, process: Pro
           spacingMm: school.spacingMm,
         }),
   };
+}
+
+/** What they lie in, where they lie apart. */
+const apart = ({ vessels: [first] = [] }: BatchDesign): Pick<BatchRequest, 'vesselKind' | 'sharedAlike'> =>
+  first === undefined ? {} : { vesselKind: first.kind, ...(first.part === undefined ? {} : { sharedAlike: true }) };
+
+function vesselOf({ vessels = [] }: BatchDesign, code: string): Pick<BatchRequest['pieces'][number], 'vessel'> {
+  const i = vessels.findIndex(({ pieces }) => pieces.includes(code));
+  return i === -1 ? {} : { vessel: i + 1 };
 }

@@ -66,7 +66,10 @@ export { HAND_ACTS, type HandAct, type HandActAmounts, type HandActId } from './
 export { mayBeLeftOut } from './steps/mayBeLeftOut.js';
 export { HAND_ACT_SPECS } from './steps/handActs.js';
 export { handActNamed, handActSaid } from './steps/handActSaid.js';
-export { SHAPING_ACTS, type ShapingAct, type PieceEvent } from './log/pieceEvent.js';
+export { VESSEL_KINDS, type Vessel, type VesselKind } from './log/vessel.js';
+export { vesselSaid, vesselsSaid } from './batch/vesselSaid.js';
+export type { VesselState } from './batch/vessels.js';
+export { isParting, SHAPING_ACTS, type PartingEvent, type ShapingAct, type PieceEvent } from './log/pieceEvent.js';
 export { TENDING_ACTS, CHAMBER, type TendingAct, type Probe, type PitEvent } from './log/pitEvent.js';
 export type { ReadWith } from './log/readWith.js';
 export { CURE_TIMES, daysOf, SCHOOLS, type CureTime, type SchoolKind } from './log/school.js';

@@ -3,7 +3,21 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchRequest, BatchResponse, FamilyMember, LogEntryRequest } from '@bunkhouse/api';
 import { serverSays, datesFault, toDesign } from '@bunkhouse/api';
-import { attempt, type BatchDesign, designOf, designStops, type LogEntry, MIX_STEPS, type Process, replay, sum, usualWaterG, withWater } from '@bunkhouse/core';
+import {
+  attempt,
+  type BatchDesign,
+  designOf,
+  designStops,
+  isParting,
+  type LogEntry,
+  MIX_STEPS,
+  type PartingEvent,
+  type Process,
+  replay,
+  sum,
+  usualWaterG,
+  withWater,
+} from '@bunkhouse/core';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock.js';
 import { noSuchBatch, overtaken, refused } from '../errors/refusals.js';
@@ -126,13 +140,12 @@ export class BatchesService {
    * @param after the entry that tells of the cut
    */
   async cutOff(manager: EntityManager, whole: BatchResponse, after: LogEntry, request: LogEntryRequest): Promise<void> {
-    if (after.kind !== 'pieces' || after.event.act !== 'split') return;
+    if (after.kind !== 'pieces' || !isParting(after.event)) return;
     const process = request.recipe === undefined ? whole.process : await this.recipes.version(request.recipe);
     const state = replay(whole, Date.parse(after.at));
-    const share = after.event.goesG / (after.event.staysG + after.event.goesG);
     const { stepAt: _stepAt, stores: _stores, readyBy: _readyBy, program: _program, ...design } = whole.design;
     const met = Object.values(MIX_STEPS).some((id) => state.closing(id) !== null);
-    const part = met ? design : beforeTheBrine(design, process, share * (state.firstGreenG[after.event.piece] ?? 0));
+    const part = met ? design : beforeTheBrine(design, process, goesG(after.event, state.firstGreenG));
     const own: BatchDesign = {
       ...part,
       product: process.product,
@@ -180,6 +193,12 @@ export class BatchesService {
 
 /** A part is called like the whole, with a letter. */
 const PART_LETTERS = 'bcdefghijklmnopqrstuvwxyz';
+
+/** What goes with a part, g green. */
+function goesG(event: PartingEvent, firstGreenG: Readonly<Record<string, number>>): number {
+  if (event.act === 'parted') return event.pieces.reduce((g, code) => g + (firstGreenG[code] ?? 0), 0);
+  return ((firstGreenG[event.piece] ?? 0) * event.goesG) / (event.staysG + event.goesG);
+}
 
 /** A part that was cut before any brine was mixed begins anew: its recipe’s cure, strength and water for its weight. */
 function beforeTheBrine(design: BatchDesign, process: Process, greenG: number): BatchDesign {

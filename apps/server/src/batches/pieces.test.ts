@@ -110,6 +110,73 @@ describe('a batch that is cut in two', () => {
   });
 });
 
+/** Two briskets that lie in their brine. */
+async function two(stopBefore: string): Promise<BatchResponse> {
+  const usual = usualRequest('pastrami', { id: randomUUID(), by: 'Wren', startsAt: new Date(now - 6 * DAY_MS).toISOString() });
+  const [piece] = usual.pieces;
+  if (piece === undefined) throw new Error('a piece');
+  const request = { ...usual, pieces: [piece, { ...piece, greenG: 2000 }] };
+  const { entries } = playBatch(request, { seed: 5, cooks: ['Wren'], idOf: () => randomUUID(), stopBefore, until: now });
+  expect((await http().post('/api/batches').send(request)).status).toBe(201);
+  await house.app.get(LogService).writeAll(
+    request.id,
+    entries.map((entry) => ({ request: entry, now: Date.parse(entry.at) })),
+  );
+  return batchOf(request.id);
+}
+
+describe('whole pieces that go their own way', () => {
+  test('one is a batch of its own from then on, with what was logged before; sent twice it goes once; nothing strange is taken', async () => {
+    const batch = await two('pull');
+    const event = { act: 'parted', pieces: ['B'], to: randomUUID() };
+    expect((await log(batch.id, { kind: 'pieces', event: { ...event, pieces: 'B' } })).status).toBe(400);
+    expect((await log(batch.id, { kind: 'pieces', event: { ...event, pieces: ['A', 'B'] } })).status).toBe(400);
+    expect((await log(batch.id, { kind: 'pieces', event: { ...event, to: batch.id } })).status).toBe(409);
+    const entry = { id: randomUUID(), kind: 'pieces', event: { ...event, sugar: 3 } };
+    expect((await log(batch.id, entry)).status).toBe(201);
+    expect((await log(batch.id, entry)).status).toBe(201);
+    const [parent, child] = [await batchOf(batch.id), await batchOf(event.to)];
+    expect(child.code).toBe(`${parent.code}b`);
+    expect(parent.entries.at(-1)).toMatchObject({ event });
+    expect([parent, child].map((one) => replay(one, now).pieces.map(({ code }) => code))).toEqual([['A'], ['B']]);
+    expect((await family(child.id)).map(({ code }) => code)).toEqual([parent.code, child.code]);
+  });
+
+  test('before the brine it has one of its own, for its own weight', async () => {
+    const batch = await two('mix');
+    const event = { act: 'parted', pieces: ['B'], to: randomUUID() };
+    expect((await log(batch.id, { kind: 'pieces', event, recipe: { id: 'salt-beef', version: 1 } })).status).toBe(201);
+    const child = await batchOf(event.to);
+    expect(child.design.school.waterG).toBeLessThan(batch.design.school.waterG);
+    expect(replay(child, now).facts.brines[0]?.cureG).toBe(0);
+  });
+});
+
+test('what lies in which tub is written as it is said, with nothing beside it, and goes out and comes back with the book', async () => {
+  const batch = await two('pull');
+  const vessels = [
+    { kind: 'tub', pieces: ['A'], brineG: 1500 },
+    { kind: 'bag', pieces: ['B'], part: 2 },
+  ];
+  const entry = { id: randomUUID(), kind: 'vessels', vessels: vessels.map((vessel) => ({ ...vessel, lid: true })) };
+  expect((await log(batch.id, entry)).status).toBe(201);
+  // Sent again it is the same; another of the same id is refused.
+  expect((await log(batch.id, entry)).status).toBe(201);
+  expect((await log(batch.id, { ...entry, vessels: [{ kind: 'tub', pieces: ['A', 'B'] }] })).status).toBe(409);
+  const written = await batchOf(batch.id);
+  expect(written.entries.at(-1)).toMatchObject({ kind: 'vessels', vessels });
+  expect(written.entries.at(-1)).not.toHaveProperty('vessels.0.lid');
+  for (const wrong of [
+    undefined,
+    'two',
+    [],
+    [null],
+    [{ kind: 'bucket', pieces: ['A', 'B'] }],
+    Array.from({ length: 13 }, () => ({ kind: 'tub', pieces: ['A'] })),
+  ])
+    expect((await log(batch.id, { kind: 'vessels', vessels: wrong })).status).toBe(400);
+});
+
 test('a family of one, and of nobody', async () => {
   const batch = await brisket('mix');
   expect((await family(batch.id)).map(({ id }) => id)).toEqual([batch.id]);

@@ -1,5 +1,5 @@
 import { toDraft, type BatchResponse, type LogEntryRequest, type ToolResponse } from '@bunkhouse/api';
-import { readEvent, readValues, replay, type EntryDraft } from '@bunkhouse/core';
+import { isParting, readEvent, readValues, replay, type EntryDraft, type PieceEvent } from '@bunkhouse/core';
 import { createStore, get, set } from 'idb-keyval';
 import { create } from 'zustand';
 import { isLost, noteLost, onConnection } from './connection';
@@ -33,7 +33,7 @@ export const useWaiting = (): readonly Waiting[] => useOutbox(({ waiting }) => w
 export const waitingNow = (): readonly Waiting[] => useOutbox.getState().waiting;
 
 /** Whether an entry can wait: a cut makes another batch, and its code is the house's to give. */
-export const mayWait = ({ kind, event }: LogEntryRequest): boolean => kind !== 'pieces' || event?.act !== 'split';
+export const mayWait = ({ kind, event }: LogEntryRequest): boolean => kind !== 'pieces' || !isParting(event as PieceEvent);
 
 /**
  * Keeps an entry on this device until the house answers. It was checked by the same rules that the house has.

@@ -13,6 +13,7 @@ import {
   RuleSetShape,
 } from './cureShapes.js';
 import { PieceShape } from './pieceShapes.js';
+import { VesselShape } from './vesselShape.js';
 import { CELSIUS, MOST_PHASES, ProgramPhaseShape } from './programShapes.js';
 import { Amount, ByName, Either, Instant, MayBe, Part, Parts, Word, YesNo, type Bounds } from './rules.js';
 import type { RuleContext } from './ruleContext.js';
@@ -36,6 +37,7 @@ export class DesignShape implements BatchDesign {
   @MayBe() @Parts(() => OwnLineShape, 24) ownLines?: OwnLineShape[];
   @MayBe() @YesNo('true where nothing of the recipe’s spices goes in') withoutSpices?: boolean;
   @MayBe() @Part(() => LineNamesShape) lineNames?: LineNamesShape;
+  @MayBe() @Parts(() => VesselShape, 12) vessels?: VesselShape[];
   @MayBe() @Amount('ascorbate or erythorbate, mg per kg', { min: 0, max: 550 }) acceleratorPpm?: number;
   @Word(RULE_SET_IDS) ruleSet: BatchDesign['ruleSet'];
   @MayBe() @Part(() => RuleSetShape) house?: RuleSetShape;

@@ -19,6 +19,7 @@ import { DesignChangesShape } from './designShapes.js';
 import { GRAMS } from './pieceShapes.js';
 import { CELSIUS } from './programShapes.js';
 import { Amount, Amounts, ByName, Count, Either, Id, Instant, MayBe, Part, Parts, Text, Texts, Word, YesNo } from './rules.js';
+import { VesselShape } from './vesselShape.js';
 import type { RuleContext } from './ruleContext.js';
 
 const PIECE = /^[A-Za-z0-9]+$/;
@@ -76,6 +77,12 @@ class SplitShape implements PieceOf<'split'> {
   @Amount('g', GRAMS) goesG: number;
   @Text(40) to: string;
 }
+class PartedShape implements PieceOf<'parted'> {
+  @Word(['parted']) act: 'parted';
+  /** codes of the pieces that are another batch from now on */
+  @Texts(10, 12, PIECE) pieces: readonly string[];
+  @Text(40) to: string;
+}
 class JoinedShape implements PieceOf<'joined'> {
   @Word(['joined']) act: 'joined';
   @Text(10, CODE) piece: string;
@@ -121,7 +128,7 @@ export const VALUES_OF_STEP = {
 const VALUES = ByName<StepValues>(VALUES_OF_STEP);
 
 const PIT_EVENTS = () => [TendedShape, ProbesShape, CheckedShape, BathShape, HeardShape, DecidedShape] as const;
-const PIECE_EVENTS = () => [ShapedShape, SplitShape, JoinedShape, DroppedShape] as const;
+const PIECE_EVENTS = () => [ShapedShape, SplitShape, PartedShape, JoinedShape, DroppedShape] as const;
 /** What may happen at the pit, or to a piece, or be done beside the plan. */
 export const EVENTS = () => [...PIT_EVENTS(), ...PIECE_EVENTS(), HandActShape];
 
@@ -185,6 +192,11 @@ class PiecesShape extends Written implements EntryOf<'pieces'> {
   @Either(PIECE_EVENTS, 'act') event: PieceEvent;
   @MayBe() @Text(REASON) reason?: string;
 }
+class VesselsShape extends Written implements EntryOf<'vessels'> {
+  @Word(['vessels']) kind: 'vessels';
+  @Parts(() => VesselShape, 12) vessels: readonly VesselShape[];
+  @MayBe() @Text(REASON) reason?: string;
+}
 class ActShape extends Written implements EntryOf<'act'> {
   @Word(['act']) kind: 'act';
   @Part(() => HandActShape) event: HandActShape;
@@ -202,4 +214,17 @@ class NoteShape extends Written implements EntryOf<'note'> {
 
 /** Every kind of entry. */
 export const ENTRIES = () =>
-  [DoneShape, SkippedShape, CorrectionShape, WithdrawnShape, EndedShape, ReplannedShape, PitShape, PiecesShape, ActShape, LotShape, NoteShape] as const;
+  [
+    DoneShape,
+    SkippedShape,
+    CorrectionShape,
+    WithdrawnShape,
+    EndedShape,
+    ReplannedShape,
+    PitShape,
+    PiecesShape,
+    VesselsShape,
+    ActShape,
+    LotShape,
+    NoteShape,
+  ] as const;

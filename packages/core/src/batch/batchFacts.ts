@@ -7,7 +7,8 @@ import { uptakeFromBath } from '../section/uptake.js';
 import type { BatchDesign, Piece } from '../log/batchDesign.js';
 import type { StepValues } from '../log/logEntry.js';
 import { mixingSheet, OWN_LINE, type SheetBrine } from './mixingSheet.js';
-import { greenAt, type PieceFact } from './pieces.js';
+import { isParting } from '../log/pieceEvent.js';
+import { greenAt, leavesWith, type PieceFact } from './pieces.js';
 
 /** Before and after one pumping of a piece, g. */
 interface Pumping {
@@ -41,8 +42,8 @@ export interface BatchFacts {
   /** weighed in the drying, g */
   driedG: Record<string, number>;
   packedG: number | null;
-  /** what pieces that left while they cured took along, as so much meat that was even, g: the brine is not for the others alone */
-  carriedOffG: number;
+  /** what each piece that left while it cured took along, as so much meat that was even, g: the brine is not for the others alone */
+  carriedOffG: Record<string, number>;
 }
 
 /** The pieces that lie in the brine, or lay in it. */
@@ -65,6 +66,8 @@ const measured = <Id extends SingleStepId>(records: StepRecords, id: Id): Values
 interface Happened {
   facts: readonly PieceFact[];
   untilMs: number;
+  /** when it was pulled, ms; not yet when not given */
+  pulledMs?: number;
   /** see `lyingH` of the facts; as planned when not given */
   lyingH?: number;
 }
@@ -74,13 +77,14 @@ const NOTHING: Happened = { facts: [], untilMs: Infinity };
 export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen: boolean, happened: Happened = NOTHING): BatchFacts {
   const byPiece = <Id extends SingleStepId>(step: Id, name: InputName<Id>) => perPiece(design.pieces, records.get(step), name);
   const weighed = byPiece('weigh', 'greenG');
+  const { pulledMs = Infinity } = happened;
   const firstGreenG = Object.fromEntries(design.pieces.map((piece) => [piece.code, weighed[piece.code] ?? piece.greenG]));
   // A piece that is thrown out of the tub leaves the brine to the others: what it would have taken up counts for them.
   const greenG = greenAt(
     firstGreenG,
-    happened.facts.filter(({ at, event }) => at <= happened.untilMs || (event.act === 'dropped' && !records.has('pull'))),
+    happened.facts.filter((fact) => fact.at <= happened.untilMs || (leavesWith(fact).length > 0 && fact.at < pulledMs)),
   );
-  const cut = happened.facts.filter(({ event }) => event.act === 'split' || event.act === 'joined' || event.act === 'dropped');
+  const cut = happened.facts.filter(({ event }) => isParting(event) || event.act === 'joined' || event.act === 'dropped');
   const keptGreenG = greenAt(firstGreenG, [...happened.facts.filter(({ at }) => at <= happened.untilMs), ...cut.filter(({ at }) => at > happened.untilMs)]);
   const first = byPiece('pump', 'pumpedG');
   const before = byPiece('repump', 'beforeG');
@@ -97,7 +101,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     greenWeighed: records.has('weigh'),
     isInBrine: records.has('meat-in'),
     brines,
-    carriedOffG: records.has('pull') ? 0 : carriedOffG(design, firstGreenG, sum(greenG), brines, happened),
+    carriedOffG: carriedOffG(design, firstGreenG, sum(greenG), brines, happened),
     pumpings,
     repumpOpen,
     isPulled: records.has('pull'),
@@ -107,19 +111,29 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
   };
 }
 
-/** What pieces took up that were thrown out of the tub on the way, as meat that is even. */
-function carriedOffG(design: BatchDesign, firstGreenG: Record<string, number>, leftG: number, brines: readonly SheetBrine[], happened: Happened): number {
+/** What each piece took up that was thrown out of the tub on the way, as meat that is even. */
+function carriedOffG(
+  design: BatchDesign,
+  firstGreenG: Record<string, number>,
+  leftG: number,
+  brines: readonly SheetBrine[],
+  happened: Happened,
+): Record<string, number> {
   const bathG = brines.find(({ id }) => id !== 'pickle')?.brineG ?? 0;
-  if (bathG <= 0) return 0;
-  return happened.facts.reduce((sum, { at, event }) => {
-    if (event.act !== 'dropped' || at <= happened.untilMs) return sum;
-    const piece = design.pieces.find(({ code }) => code === event.piece);
-    const massG = firstGreenG[event.piece] ?? 0;
-    if (piece === undefined || massG <= 0) return sum;
-    const meatPerBath = (leftG + massG) / bathG;
-    const share = uptakeFromBath({ ...piece, massG }, (at - happened.untilMs) / HOUR_MS, meatPerBath) * (1 + meatPerBath);
-    return sum + massG * Math.min(1, share);
-  }, 0);
+  const carried: Record<string, number> = {};
+  if (bathG <= 0) return carried;
+  for (const fact of happened.facts) {
+    if (fact.at <= happened.untilMs || fact.at >= (happened.pulledMs ?? Infinity)) continue;
+    for (const code of leavesWith(fact)) {
+      const massG = firstGreenG[code] ?? 0;
+      const piece = design.pieces.find((one) => one.code === code);
+      if (piece === undefined || massG <= 0) continue;
+      const meatPerBath = (leftG + massG) / bathG;
+      const share = uptakeFromBath({ ...piece, massG }, (fact.at - happened.untilMs) / HOUR_MS, meatPerBath) * (1 + meatPerBath);
+      carried[code] = massG * Math.min(1, share);
+    }
+  }
+  return carried;
 }
 
 function asWeighed(planned: SheetBrine, records: StepRecords): SheetBrine {

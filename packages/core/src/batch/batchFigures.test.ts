@@ -24,6 +24,7 @@ const found = (design: BatchDesign, facts: BatchFacts) =>
     process: processFor(design.product),
     facts,
     figures: batchFigures(design, facts),
+    vessels: [],
     standing: [],
     closing: () => null,
     cured: [],

@@ -11,6 +11,7 @@ import type { Origin, PieceFact, PieceNow } from './pieces.js';
 import type { Process } from '../recipes/process.js';
 import type { Station } from '../steps/station.js';
 import type { StepSpec } from '../steps/step.js';
+import type { VesselState } from './vessels.js';
 import type { PieceReach } from '../diffusion/reachAtPull.js';
 
 /** A batch as it is kept: what was decided, the process it was made by, and what happened. */
@@ -77,6 +78,8 @@ export interface BatchState extends Ticket {
   facts: BatchFacts;
   figures: BatchFigures;
   findings: Finding[];
+  /** what the pieces lie in, or lay in, each judged by itself; empty where all lie in one */
+  vessels: VesselState[];
   /** dose and reach of every piece that lies in the brine, or lay in it */
   cured: PieceCure[];
   /** what hands read of each piece's core from the check on the fire on */

@@ -4,7 +4,7 @@ import { rulesOf } from '../cure/judgeNitrite.js';
 import { CURED_PPM } from '../cure/ruleSet.js';
 import { isByTheClock } from './design.js';
 import { inBrine } from './batchFacts.js';
-import type { BatchRecord, PieceCure, NotCuredFor } from './batchState.js';
+import type { BatchRecord, BatchState, PieceCure, NotCuredFor } from './batchState.js';
 import { lately } from '../units/lately.js';
 import { cureCourse, HANDBOOK_DIFFUSIVITY, type CourseState } from './cureCourse.js';
 import { COLOURED_AT_PPM, reachAtPull, type PieceReach, type ReachAtPullParams } from '../diffusion/reachAtPull.js';
@@ -18,7 +18,18 @@ const reached = lately((p: ReachAtPullParams): PieceReach[] => reachAtPull(p), 2
  * Every piece that lies in the brine, or lay in it, judged from what was logged: as planned before, as it was after the pull, rested until
  * the fire. The even figure holds for nothing that is pulled before it is even.
  */
-export function curedPieces(record: BatchRecord, state: CourseState): PieceCure[] {
+export function curedPieces(record: BatchRecord, state: CourseState & Pick<BatchState, 'vessels'>): PieceCure[] {
+  const { vessels } = state;
+  if (vessels.length === 0) return curedInOne(record, state);
+  // A piece that was moved is judged by each tub that it lay in: the least that it may have got counts.
+  const byVessel = vessels.flatMap((vessel) => curedInOne(record, { ...state, ...vessel }));
+  return inBrine(state.design.pieces, state.facts).flatMap(({ code }) => {
+    const [least] = byVessel.filter((piece) => piece.code === code).sort((a, b) => Number(a.isCured) - Number(b.isCured) || a.leastPpm - b.leastPpm);
+    return least === undefined ? [] : [least];
+  });
+}
+
+function curedInOne(record: BatchRecord, state: CourseState): PieceCure[] {
   const { design, facts, figures } = state;
   const pieces = inBrine(design.pieces, facts);
   const { meatIn, fire } = hoursOf(state);

@@ -6,6 +6,7 @@ import { SCHOOLS } from '../log/school.js';
 import type { Piece, PumpedSchool, School, BatchDesign } from '../log/batchDesign.js';
 import { STRONG_SALT } from '../brine/strongPickle.js';
 import { inputSays } from '../say/english/inputs.js';
+import { requireVessels } from './requireVessels.js';
 
 /** A piece with its ends and edges. */
 export const sizeOf = ({ section, lengthMm, greenG }: Piece): SizedPiece => ({ section, lengthMm, massG: greenG });
@@ -45,6 +46,7 @@ export function requireDesign(design: BatchDesign): BatchDesign {
   if (design.school.kind === 'equilibrium' && design.school.strongSaltPercent !== undefined)
     requireNumber('strongSaltPercent', design.school.strongSaltPercent, STRONG_SALT);
   requireDose(design);
+  if (design.vessels !== undefined) requireVessels(design.vessels, [...codes]);
   if (design.acceleratorPpm !== undefined && !(design.acceleratorPpm >= ACCELERATOR.min && design.acceleratorPpm <= ACCELERATOR.max))
     throw new InputError('acceleratorPpm', inputSays('accelerator-range', { most: ACCELERATOR.max }));
   requireNumber('cureDays', design.cureDays, { min: 1, max: 60, unit: 'days' });

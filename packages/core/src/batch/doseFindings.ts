@@ -5,10 +5,13 @@ import type { Finding } from '../cure/finding.js';
 import type { BatchDesign } from '../log/batchDesign.js';
 import { batchSays } from '../say/english/batch.js';
 import type { Message } from '../say/message.js';
+import type { Quantity } from '../say/quantity.js';
 import { beside, type Figure } from '../units/figure.js';
 import type { BatchFacts } from './batchFacts.js';
 import { isByTheClock, isPumped, sizeOf } from './design.js';
 import { lastDayOf } from './nitriteAtPull.js';
+import { vesselSaid } from './vesselSaid.js';
+import { worstFirstVessels, type VesselState } from './vessels.js';
 import type { SheetBrine } from './mixingSheet.js';
 import { LEAN_DIFFUSIVITY, pieceUptake, uptakeFromBath, type SizedPiece } from '../section/uptake.js';
 
@@ -17,20 +20,33 @@ interface Dosed {
   design: BatchDesign;
   facts: BatchFacts;
   figures: { nitrite: NitriteFigures };
+  vessels?: readonly VesselState[];
 }
 
-/** What the dose alone says: the part of the findings for which no piece's reach is worked out. */
-export function doseFindings(dosed: Dosed): Finding[] {
-  const { design, figures } = dosed;
-  if (design.nitritePpm <= 0) return [];
+/** What the dose alone says: the part of the findings for which no piece's reach is worked out. Of several tubs the worst says each. */
+export function doseFindings({ vessels = [], ...whole }: Dosed): Finding[] {
+  if (whole.design.nitritePpm <= 0) return [];
+  if (vessels.length === 0) return findingsOf(whole);
+  const found = worstFirstVessels(vessels).flatMap((vessel) => findingsOf(vessel, vessels.length > 1 ? vessel : undefined));
+  return found.filter(({ code }, i) => found.findIndex((other) => other.code === code) === i);
+}
+
+/** How much there is of something, and in which tub. */
+const hasIn = (ppm: number, bound: number, vessel: VesselState | undefined): Quantity | Message =>
+  vessel === undefined ? beside(ppm, bound) : batchSays('has-in-vessel', { has: beside(ppm, bound), vessel: vesselSaid(vessel.vessel, vessel.n) });
+
+function findingsOf(dosed: Dosed, vessel?: VesselState): Finding[] {
+  const { figures } = dosed;
   const { applies, judgement } = figures.nitrite;
-  if (judgement.verdict !== 'over') return [...underFindings(dosed), ...clockFindings(dosed), ...doubtFindings(figures.nitrite)];
+  if (judgement.verdict !== 'over') return [...underFindings(dosed, vessel), ...clockFindings(dosed), ...doubtFindings(figures.nitrite)];
   const limitPpm = judgement.limit;
-  return [{ level: 'stop', ...batchSays('nitrite-over', { has: beside(applies.value, limitPpm), limitPpm, remedy: remedy(dosed, rightPpm(judgement)) }) }];
+  return [
+    { level: 'stop', ...batchSays('nitrite-over', { has: hasIn(applies.value, limitPpm, vessel), limitPpm, remedy: remedy(dosed, rightPpm(judgement)) }) },
+  ];
 }
 
 /** What is not protected by its dose, or by the needle alone. */
-function underFindings({ design, facts, figures: { nitrite } }: Dosed): Finding[] {
+function underFindings({ design, facts, figures: { nitrite } }: Dosed, vessel: VesselState | undefined): Finding[] {
   const { applies, judgement, lowestPumped } = nitrite;
   const [floorPpm, limitPpm] = [judgement.floor, judgement.limit];
   const isNear = floorPpm === limitPpm && floorPpm - applies.value <= NEAR_STEPS * stepPpm(design, facts, applies);
@@ -39,7 +55,11 @@ function underFindings({ design, facts, figures: { nitrite } }: Dosed): Finding[
     return [
       {
         level: 'warn',
-        ...batchSays('nitrite-under', { has: beside(applies.value, floorPpm), floorPpm, remedy: batchSays('aim-at', { rightPpm: rightPpm(judgement) }) }),
+        ...batchSays('nitrite-under', {
+          has: hasIn(applies.value, floorPpm, vessel),
+          floorPpm,
+          remedy: batchSays('aim-at', { rightPpm: rightPpm(judgement) }),
+        }),
       },
     ];
   if (lowestPumped === null || lowestPumped.value >= floorPpm) return [];
@@ -98,7 +118,7 @@ const NEAR_STEPS = 2;
 /** What one step of the cure's scale comes to, ppm. */
 function stepPpm(design: BatchDesign, facts: BatchFacts, applies: Figure): number {
   const brine = facts.brines.find(({ id }) => id === (applies.id === 'nitrite-pumped' ? 'pickle' : id));
-  return brine === undefined || brine.cureG <= 0 ? 0 : (applies.value * design.cureScaleStepG) / brine.cureG;
+  return brine === undefined || brine.cureG <= 0 ? 0 : (applies.value * design.cureScaleStepG * (brine.share ?? 1)) / brine.cureG;
 }
 
 /** What would be right: cure to weigh while nothing is mixed or pumped, else what to do with the meat. */
@@ -112,8 +132,9 @@ function remedy({ design, facts, figures }: Dosed, targetPpm: number): Message {
   const brine = facts.brines.find((candidate) => candidate.id === (applies.id === 'nitrite-pumped' ? 'pickle' : candidate.id));
   if (pumped || brine === undefined || facts.isInBrine) return batchSays('out-of-this-brine');
   // Down to the step of a scale: rounded up it might be over again.
-  const rightG = Math.floor(((brine.cureG * targetPpm) / applies.value) * 10) / 10;
-  return batchSays('right-would-be', { rightPpm: targetPpm, rightG, cure: design.cure.name, cureG: brine.cureG });
+  const cureG = brine.cureG / (brine.share ?? 1);
+  const rightG = Math.floor(((cureG * targetPpm) / applies.value) * 10) / 10;
+  return batchSays('right-would-be', { rightPpm: targetPpm, rightG, cure: design.cure.name, cureG });
 }
 
 /** A dose that stands well inside the rules: three quarters of the limit, not under the floor. */

@@ -4,6 +4,7 @@ import type { Process } from '../recipes/process.js';
 import type { BatchFacts } from './batchFacts.js';
 import type { BatchFigures } from './batchFigures.js';
 import type { PieceCure, Ticket } from './batchState.js';
+import type { VesselState } from './vessels.js';
 import type { CoolingState } from './coreEvidence.js';
 
 /** What is known of a batch when its findings are gathered. */
@@ -12,6 +13,7 @@ export interface Found {
   process: Process;
   facts: BatchFacts;
   figures: BatchFigures;
+  vessels: readonly VesselState[];
   standing: readonly StandingEntry[];
   closing: Ticket['closing'];
   cured: readonly PieceCure[];

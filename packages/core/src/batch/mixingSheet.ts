@@ -28,6 +28,8 @@ export interface SheetBrine extends BrineWeights {
   own?: OwnLine[];
   /** true once it was weighed out */
   weighed: boolean;
+  /** how much of what was weighed this is, of one: what lies in one of several tubs */
+  share?: number;
 }
 
 /** What the cook's own lines bring of something, g. */

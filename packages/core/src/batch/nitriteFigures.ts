@@ -162,15 +162,16 @@ export function pumpedShare(design: BatchDesign, facts: BatchFacts, school: Pump
 function brineDoubt(design: BatchDesign, facts: BatchFacts, id: BrineId): NitriteInBrine {
   const brine = facts.brines.find((candidate): candidate is SheetBrine => candidate.id === id);
   if (brine === undefined) throw new Error(`no ${id} in this batch`);
-  const cure = weighed(brine.cureG, design.cureScaleStepG);
-  const step = design.meatScaleStepG;
-  const own = (brine.own ?? []).map(({ g }) => weighed(g, step));
-  const all = plus(weighed(brine.waterG, step), weighed(brine.saltG, step), weighed(brine.sugarG, step), cure, ...own);
+  // What lies in one of several tubs was weighed with all of it.
+  const { share = 1, own = [] } = brine;
+  const part = (g: number, step: number): Measured => (share > 0 ? scaled(weighed(g / share, step), share) : exactly(0));
+  const cure = part(brine.cureG, design.cureScaleStepG);
+  const all = plus(cure, ...[brine.waterG, brine.saltG, brine.sugarG, ...own.map(({ g }) => g)].map((g) => part(g, design.meatScaleStepG)));
   return { brine: all, nitrite: scaled(cure, nitriteFraction(design.cure)) };
 }
 
 const meatDoubt = (design: BatchDesign, facts: BatchFacts): Measured =>
-  plus(...Object.values(facts.greenG).map((g) => weighed(g, design.meatScaleStepG)), exactly(facts.carriedOffG));
+  plus(...Object.values(facts.greenG).map((g) => weighed(g, design.meatScaleStepG)), exactly(sum(facts.carriedOffG)));
 
 function pickUpPercent(facts: BatchFacts): { percent: number; weighed: boolean } {
   const green = sum(facts.greenG);

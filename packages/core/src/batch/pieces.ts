@@ -1,5 +1,5 @@
 import type { Piece } from '../log/batchDesign.js';
-import type { PieceEvent } from '../log/pieceEvent.js';
+import { isParting, type PieceEvent } from '../log/pieceEvent.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 
 /** Where a batch comes from, when it is a part of another: which entry of that batch's log cut it off. */
@@ -17,7 +17,7 @@ export interface PieceFact {
   /** ms */
   at: number;
   event: PieceEvent;
-  /** whether this batch is the part that went, in a split */
+  /** whether this batch is the part that went */
   isOurs: boolean;
 }
 
@@ -25,7 +25,7 @@ export interface PieceFact {
 export const pieceFacts = (line: readonly string[], standing: readonly StandingEntry[]): PieceFact[] =>
   standing
     .flatMap((entry): PieceFact[] =>
-      entry.kind !== 'pieces' ? [] : [{ at: Date.parse(entry.at), event: entry.event, isOurs: entry.event.act === 'split' && line.includes(entry.event.to) }],
+      entry.kind !== 'pieces' ? [] : [{ at: Date.parse(entry.at), event: entry.event, isOurs: isParting(entry.event) && line.includes(entry.event.to) }],
     )
     .sort((a, b) => a.at - b.at);
 
@@ -38,8 +38,13 @@ export const pieceFacts = (line: readonly string[], standing: readonly StandingE
 export function greenAt(first: Readonly<Record<string, number>>, facts: readonly PieceFact[], until = Infinity): Record<string, number> {
   const green: Record<string, number> = { ...first };
   for (const { at, event, isOurs } of facts) {
+    if (at > until) continue;
+    if (event.act === 'parted') {
+      for (const code of Object.keys(green)) if (event.pieces.includes(code) !== isOurs) delete green[code];
+      continue;
+    }
     const g = green[event.piece];
-    if (at > until || g === undefined) continue;
+    if (g === undefined) continue;
     switch (event.act) {
       case 'split': {
         const share = event.goesG / (event.staysG + event.goesG);
@@ -85,3 +90,15 @@ export function piecesAt({ design, pieceFacts: facts, firstGreenG }: Pieces, at:
 }
 
 const wasCut = (facts: readonly PieceFact[], code: string): boolean => facts.some(({ event }) => event.act === 'split' && event.piece === code);
+
+/** The pieces that leave a batch with an event: thrown away, or gone their own way as another. None where they went with it, or are a part of it still. */
+export const leavesWith = ({ event, isOurs }: PieceFact): readonly string[] =>
+  event.act === 'dropped' ? [event.piece] : event.act === 'parted' && !isOurs ? event.pieces : [];
+
+/** Whether a piece is none of a batch's any more: it left, or a part of the others came away without it. */
+export const hasLeft = (facts: readonly PieceFact[], code: string): boolean =>
+  facts.some((fact) => {
+    const { event, isOurs } = fact;
+    if (isOurs) return event.act === 'parted' ? !event.pieces.includes(code) : event.act === 'split' && event.piece !== code;
+    return leavesWith(fact).includes(code);
+  });

@@ -16,7 +16,8 @@ import { standingEntries, type StandingEntry } from '../log/standingEntries.js';
 import type { StepValues } from '../log/logEntry.js';
 import { currentDesign } from './replan.js';
 import { planSteps } from './planSteps.js';
-import { pieceFacts, piecesAt, type PieceFact, type PieceNow } from './pieces.js';
+import { hasLeft, pieceFacts, piecesAt, type PieceFact, type PieceNow } from './pieces.js';
+import { judgedByVessel, lyings, vesselStates } from './vessels.js';
 import type { Process } from '../recipes/process.js';
 import type { StepSpec } from '../steps/step.js';
 import { plannedTimes, stepTimes, type CalendarWord, type StepFact } from './stepTimes.js';
@@ -42,9 +43,11 @@ export function replay(record: BatchRecord, now: number): BatchState {
     facts: happened,
     // What happens to a piece before it lies in the brine changes what the brine is for.
     untilMs: metAt === undefined ? Infinity : Date.parse(metAt.at),
+    ...pulledAt(closings.get('pull')),
     lyingH: lyingH(design.cureDays, closings, end === undefined ? now : Date.parse(end.at)),
   });
-  const figures = batchFigures(design, facts);
+  const vessels = vesselStates(lyings(design, standing, metAt === undefined ? null : Date.parse(metAt.at)), design, facts);
+  const figures = judgedByVessel(batchFigures(design, facts), vessels);
   const startsAt = Date.parse(design.startsAt);
   const clock = end === undefined ? now : Date.parse(end.at);
   const calendar: CalendarWord = {
@@ -78,14 +81,16 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const core = closings.get('core');
   const coreRead = handReadings({ standing, specs, pieces: here });
   const pieces = piecesAt(here, clock);
-  const cured = once(() => curedPieces(record, { design, facts, figures, ...ticket }));
+  const cured = once(() => curedPieces(record, { design, facts, figures, vessels, ...ticket }).filter(({ code }) => !hasLeft(happened, code)));
   const cooling = once(() =>
     coolingStates(coolingGatesOf(specs), pieces, coreRead, core === undefined ? null : Date.parse(core.at), (code) => {
       const isCured = cured().find((piece) => piece.code === code)?.isCured === true;
       return { rule: isCured ? 'cured' : 'notCured', saltPercent: figures.salt.value, nitritePpm: isCured ? figures.nitrite.applies.value : 0 };
     }),
   );
-  const findings = once(() => batchFindings({ design, process, facts, figures, standing, closing: ticket.closing, cured: cured(), cooling: cooling() }));
+  const findings = once(() =>
+    batchFindings({ design, process, facts, figures, vessels, standing, closing: ticket.closing, cured: cured(), cooling: cooling() }),
+  );
   return {
     design,
     ...ticket,
@@ -99,6 +104,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
     pieces,
     facts,
     figures,
+    vessels,
     coreRead,
     // Worked out when it is asked for: what is listed is replayed by the hundred.
     get findings() {
@@ -146,6 +152,8 @@ function firstWeights(design: BatchDesign, standing: readonly StandingEntry[]): 
     }),
   );
 }
+
+const pulledAt = (pull: StandingEntry | undefined): { pulledMs?: number } => (pull === undefined ? {} : { pulledMs: Date.parse(pull.at) });
 
 /** How long it lay in the brine by the log, or will have by the plan; longer where the pull is late. */
 function lyingH(cureDays: number, closings: ReadonlyMap<PlannedStepId, StandingEntry>, now: number): number {

@@ -69,6 +69,7 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
         return deviation('ended', bookSays('dev-ended'));
       case 'lot':
         return entry.reason === undefined ? [] : deviation('gate', bookSays('dev-lot', { kind: entry.draw.of }));
+      case 'vessels':
       case 'act':
       case 'note':
         return [];

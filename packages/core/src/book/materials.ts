@@ -1,4 +1,5 @@
 import { greenAt } from '../batch/pieces.js';
+import { isParting } from '../log/pieceEvent.js';
 import { LOT_KINDS, type LotKind } from '../log/lotDraw.js';
 import type { BatchState } from '../batch/batchState.js';
 
@@ -16,10 +17,13 @@ export interface Borne {
 export function borneLots({ standing, pieceFacts, firstGreenG }: Pick<BatchState, 'standing' | 'pieceFacts' | 'firstGreenG'>): Borne[] {
   const shareAfter = (takenAt: number): number =>
     pieceFacts.reduce((share, { at, event, isOurs }) => {
-      if (event.act !== 'split' || at < takenAt) return share;
+      if (!isParting(event) || at < takenAt) return share;
       const before = greenAt(firstGreenG, pieceFacts, at - 1);
       const all = Object.values(before).reduce((a, b) => a + b, 0);
-      const went = ((before[event.piece] ?? 0) * event.goesG) / (event.staysG + event.goesG);
+      const went =
+        event.act === 'parted'
+          ? event.pieces.reduce((g, code) => g + (before[code] ?? 0), 0)
+          : ((before[event.piece] ?? 0) * event.goesG) / (event.staysG + event.goesG);
       return all > 0 ? share * (isOurs ? went / all : 1 - went / all) : share;
     }, 1);
   const byLot = new Map<string, Borne>();

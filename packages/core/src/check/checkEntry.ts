@@ -18,6 +18,7 @@ import { attempt, hasReason, REASON_LENGTH, reasonFault, withDraft, withoutAct }
 import { faultAt, type EntryDraft, type EntryFault } from '../log/entryFault.js';
 import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from '../steps/gates.js';
 import type { StepValues } from '../log/logEntry.js';
+import { isParting } from '../log/pieceEvent.js';
 import { handActFaults } from './handActFaults.js';
 import { lotDrawFaults } from './lotDrawFaults.js';
 import { pieceEventFaults } from './pieceEventFaults.js';
@@ -26,6 +27,7 @@ import { pitEventFaults } from './pitEventFaults.js';
 import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
 import { slowSmokeFault } from '../batch/slowSmoke.js';
 import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
+import { vesselFaults } from './vesselFaults.js';
 import { weightFaults } from './weightFaults.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
@@ -60,6 +62,12 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
       ];
     case 'pieces':
       return [...liveFault(state), ...pieceFaults(record, state, draft, at, now)];
+    case 'vessels': {
+      const faults = [...liveFault(state), ...vesselFaults(draft.vessels, state, at)];
+      if (faults.length > 0) return faults;
+      const tried = attempt(() => replay(withDraft(record, draft), now), 'vessels');
+      return 'fault' in tried ? [tried.fault] : [];
+    }
     case 'act':
       // Served, carved and given away is what was packed already.
       return [
@@ -373,8 +381,8 @@ function withdrawalFault(record: BatchRecord, state: BatchState, replaces: strin
   const shared = sharedFault(record, replaces);
   if (shared !== null) return [shared];
   if (target === undefined) return [faultAt('replaces', checkSays('nothing-to-take-back'))];
-  if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot' || target.kind === 'act') return [];
-  if (target.kind === 'pieces') return target.event.act === 'split' ? [faultAt('replaces', checkSays('part-stands-alone'))] : [];
+  if (target.kind === 'ended' || target.kind === 'pit' || target.kind === 'lot' || target.kind === 'act' || target.kind === 'vessels') return [];
+  if (target.kind === 'pieces') return isParting(target.event) ? [faultAt('replaces', checkSays('part-stands-alone'))] : [];
   if (target.kind === 'replanned') return withdrawnPlanFaults(record, state, target, now);
   const built = state.steps.find((other) => other.closing !== null && other.closing !== target && other.spec.needs.includes(target.stepId));
   return built === undefined ? [] : [faultAt('entry', checkSays('built-upon', { step: titleOf(built.spec) }))];

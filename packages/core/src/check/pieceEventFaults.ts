@@ -15,6 +15,7 @@ const OF_GREEN = { low: 0.3, high: 1.35 } as const;
 export function pieceEventFaults(event: PieceEvent, state: BatchState, at: number): EntryFault[] {
   if (typeof event !== 'object' || (event as unknown) === null) return [faultAt('event', checkSays('what-happened-to-piece'))];
   const here = piecesAt(state, at);
+  if (event.act === 'parted') return partedFaults(event, here);
   const piece = here.find(({ code }) => code === event.piece);
   if (piece === undefined) return [faultAt('event.piece', checkSays('piece-gone'))];
   switch (event.act) {
@@ -37,8 +38,18 @@ export function pieceEventFaults(event: PieceEvent, state: BatchState, at: numbe
   }
 }
 
+/** Whole pieces that become a batch of their own: any but all. */
+function partedFaults({ pieces, to }: Extract<PieceEvent, { act: 'parted' }>, here: readonly PieceNow[]): EntryFault[] {
+  if (typeof to !== 'string' || !UUID.test(to)) return [faultAt('event.to', checkSays('part-is-no-batch'))];
+  if (!Array.isArray(pieces) || pieces.length === 0) return [faultAt('event.pieces', checkSays('act-which-pieces'))];
+  if (!pieces.every((code: unknown) => here.some((piece) => piece.code === code))) return [faultAt('event.pieces', checkSays('piece-gone'))];
+  return new Set(pieces).size < here.length ? [] : [faultAt('event.pieces', checkSays('all-of-them'))];
+}
+
+const UUID = /^[0-9a-f-]{36}$/;
+
 function splitFaults(event: Extract<PieceEvent, { act: 'split' }>, piece: PieceNow, state: BatchState, at: number): EntryFault[] {
-  if (typeof event.to !== 'string' || !/^[0-9a-f-]{36}$/.test(event.to)) return [faultAt('event.to', checkSays('part-is-no-batch'))];
+  if (typeof event.to !== 'string' || !UUID.test(event.to)) return [faultAt('event.to', checkSays('part-is-no-batch'))];
   const faults = [
     ...weightFault('event.staysG', checkSays('what-stays'), event.staysG, true),
     ...weightFault('event.goesG', checkSays('what-goes'), event.goesG, true),

@@ -95,7 +95,7 @@ describe('green weight that is left of each piece', () => {
     const share = fc.double({ min: 0.1, max: 0.9, noNaN: true });
     fc.assert(
       fc.property(
-        fc.array(fc.record({ share, piece: fc.constantFrom('A', 'B', 'C'), act: fc.constantFrom('split', 'joined', 'dropped') }), { maxLength: 12 }),
+        fc.array(fc.record({ share, piece: fc.constantFrom('A', 'B', 'C'), act: fc.constantFrom('split', 'joined', 'dropped', 'parted') }), { maxLength: 12 }),
         (acts) => {
           const first = { A: 4000, B: 2000, C: 900 };
           const facts = acts.map(({ share: s, piece, act }, i): PieceFact => {
@@ -104,15 +104,17 @@ describe('green weight that is left of each piece', () => {
                 ? { act, piece, staysG: 1000 * (1 - s), goesG: 1000 * s, to: `child ${i}` }
                 : act === 'joined'
                   ? { act, piece, to: piece === 'A' ? 'B' : 'A' }
-                  : { act: 'dropped', piece };
+                  : act === 'parted'
+                    ? { act, pieces: [piece], to: `child ${i}` }
+                    : { act, piece };
             return { at: i, event, isOurs: false };
           });
           let goneG = 0;
           facts.forEach(({ event }, i) => {
             const before = greenAt(first, facts.slice(0, i));
-            const g = before[event.piece] ?? 0;
+            const g = before[event.act === 'parted' ? (event.pieces[0] ?? '') : event.piece] ?? 0;
             if (event.act === 'split') goneG += (g * event.goesG) / (event.staysG + event.goesG);
-            if (event.act === 'dropped') goneG += g;
+            if (event.act === 'dropped' || event.act === 'parted') goneG += g;
           });
           expect(sum(greenAt(first, facts)) + goneG).toBeCloseTo(6900, 6);
         },
@@ -203,6 +205,76 @@ describe('a brisket that is cut when it is pulled, one half boiled, the other sm
   });
 });
 
+describe('whole pieces that go their own way', () => {
+  const parted: PieceEvent = { act: 'parted', pieces: ['B'], to: CHILD };
+  const lying = () => {
+    const hands = new Hands().done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
+    const cureG = Number((hands.state(0).facts.brines[0]?.cureG ?? 0).toFixed(1));
+    return hands.done('mix', { waterG: 3000, saltG: 180, sugarG: 70, cureG }, 1).done('meat-in', { brineC: 3 }, 4);
+  };
+  const childOf = (hands: Hands): BatchRecord => ({
+    ...hands.record,
+    id: CHILD,
+    code: 'PB-1b',
+    origin: { batchId: 'parent', code: 'PB-1', sharedEntries: hands.record.entries.length, line: ['parent'] },
+  });
+  const done = (record: BatchRecord, stepId: string, values: StepValues, h: number): BatchRecord => ({
+    ...record,
+    entries: [
+      ...record.entries,
+      { kind: 'done', id: `c${h}`, stepId, values, seq: record.entries.length + 1, by: 'Wren', at: at(h), recordedAt: at(h) } as LogEntry,
+    ],
+  });
+
+  test('one is pulled days before the other: each has its own pull, its own days, its own reach', () => {
+    const hands = lying().piece(parted, 4 + 5 * 24);
+    const other = done(childOf(hands), 'pull', { 'pulledG:B': 2060, firmness: 'firm', smell: 'fresh' }, 4 + 5 * 24 + 0.2);
+    hands.done('pull', { 'pulledG:A': 4160, firmness: 'firm', smell: 'fresh' }, 4 + 9 * 24);
+    const [stays, goes] = [hands.state(), replay(other, START + 300 * HOUR_MS)];
+    expect([stays.pieces.map(({ code }) => code), goes.pieces.map(({ code }) => code)]).toEqual([['A'], ['B']]);
+    expect([stays.cured.map(({ code }) => code), goes.cured.map(({ code }) => code)]).toEqual([['A'], ['B']]);
+    expect(stays.cured[0]?.lainDays).toBeCloseTo(9, 1);
+    expect(goes.cured[0]?.lainDays).toBeCloseTo(5, 1);
+    expect(goes.step('pull')?.status).toBe('done');
+    expect([stays.facts.keptGreenG, goes.facts.keptGreenG]).toEqual([{ A: 4000 }, { B: 2000 }]);
+  });
+
+  test('what goes was cured beside what stays; what stays has the brine for itself, less what was carried off', () => {
+    const hands = lying();
+    const whole = hands.state(5).figures.nitrite.applies.value;
+    hands.piece(parted, 30);
+    const share = hands.state(31).figures.nitrite.applies.value / whole;
+    expect(share).toBeGreaterThan(1.05);
+    expect(share).toBeLessThan(9250 / 7250);
+    expect(replay(childOf(hands), START + 31 * HOUR_MS).figures.nitrite.applies.value).toBeCloseTo(whole, 9);
+    // What is known of that brine does not change when it is pulled.
+    const later = lying().piece(parted, 30).done('pull', { 'pulledG:A': 4150, firmness: 'firm', smell: 'fresh' }, 220);
+    expect(later.state(230).figures.nitrite.applies.value / whole).toBeCloseTo(share, 6);
+  });
+
+  test('before the brine each has one of its own, for its own weight', () => {
+    const hands = new Hands().done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0).piece(parted, 0.3);
+    expect(hands.state(1).facts.greenG).toEqual({ A: 4000 });
+    expect(hands.state(1).figures.nitrite.applies.value).toBeCloseTo(150, 6);
+    expect(replay(childOf(hands), START + HOUR_MS).facts.greenG).toEqual({ B: 2000 });
+  });
+
+  test('all, none, or one that is not there cannot; and it is not taken back', () => {
+    const hands = lying();
+    const faults = (event: object) => hands.faults({ kind: 'pieces', event }, 40);
+    expect(faults(parted)).toEqual([]);
+    expect(faults({ ...parted, pieces: ['A', 'B'] })).toEqual([expect.stringMatching(/All of them stay one batch/)]);
+    expect(faults({ ...parted, pieces: [] })).toHaveLength(1);
+    expect(faults({ ...parted, pieces: ['Z'] })).toHaveLength(1);
+    expect(faults({ ...parted, pieces: 'A' })).toHaveLength(1);
+    expect(faults({ ...parted, to: 'next' })).toEqual([expect.stringMatching(/needs to be a batch/)]);
+    hands.piece(parted, 40);
+    const entry = hands.record.entries.at(-1);
+    expect(hands.faults({ kind: 'withdrawn', replaces: entry?.id, reason: 'Not so' }, 50)).toEqual([expect.stringMatching(/batch of its own by now/)]);
+    expect(hands.faults({ kind: 'pieces', event: parted }, 50)).toHaveLength(1);
+  });
+});
+
 describe('a piece that is cut before the brine', () => {
   test('the brine is worked out for what is left', () => {
     const hands = new Hands().done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
@@ -231,7 +303,7 @@ describe('a piece that leaves', () => {
     const share = hands.state(31).figures.nitrite.applies.value / whole;
     expect(share).toBeGreaterThan(1.05);
     expect(share).toBeLessThan(9250 / 7250);
-    expect(hands.state(31).facts.carriedOffG).toBeGreaterThan(300);
+    expect(hands.state(31).facts.carriedOffG.B).toBeGreaterThan(300);
     // It has to be weighed no more.
     expect(hands.faults({ kind: 'done', stepId: 'pull', values: { 'pulledG:A': 4150, firmness: 'firm', smell: 'fresh' } }, 220)).toEqual([]);
   });

@@ -4,6 +4,7 @@ import type { RuleSet, RuleSetId } from '../cure/ruleSet.js';
 import type { CureMix } from '../ingredients/cureMix.js';
 import type { Section } from '../section/section.js';
 import type { CookProgram } from './cookProgram.js';
+import type { Vessel } from './vessel.js';
 
 export interface Piece {
   /** A, B, C … */
@@ -80,6 +81,8 @@ export interface BatchDesign {
   /** true where nothing of the recipe's spices goes in */
   withoutSpices?: boolean;
   lineNames?: LineNames;
+  /** what the pieces lie in, as planned; all in one when not given */
+  vessels?: Vessel[];
   /** ascorbate or erythorbate, ppm of the meat, by the way of the nitrite; none when not given */
   acceleratorPpm?: number;
   ruleSet: RuleSetId;

@@ -5,6 +5,7 @@ import type { PitEvent } from './pitEvent.js';
 import type { HandAct } from './handAct.js';
 import type { ReadWith } from './readWith.js';
 import type { DesignChanges } from './designChanges.js';
+import type { Vessel } from './vessel.js';
 
 /** What was measured in a step: grams, °C, or the value of a choice. Per piece: `name:CODE`. */
 export type StepValues = Record<string, number | string>;
@@ -44,6 +45,8 @@ export type PitEntry = Written & { kind: 'pit'; event: PitEvent; reason?: string
 export type PieceEntry = Written & { kind: 'pieces'; event: PieceEvent; reason?: string };
 /** Hands did something that no plan asked for. */
 export type ActEntry = Written & { kind: 'act'; event: HandAct; reason?: string };
+/** What each piece lies in from now on, and how much of the brine is with it. */
+export type VesselsEntry = Written & { kind: 'vessels'; vessels: readonly Vessel[]; reason?: string };
 /** Something was taken from a lot. */
 export type LotEntry = Written & { kind: 'lot'; draw: LotDraw; reason?: string };
 /** Something worth keeping. */
@@ -51,7 +54,18 @@ type NoteEntry = Written & { kind: 'note'; reason: string };
 
 /** The append-only log of a batch: a closed union. */
 export type LogEntry =
-  DoneEntry | SkippedEntry | CorrectionEntry | WithdrawnEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | ActEntry | LotEntry | NoteEntry;
+  | DoneEntry
+  | SkippedEntry
+  | CorrectionEntry
+  | WithdrawnEntry
+  | EndedEntry
+  | ReplannedEntry
+  | PitEntry
+  | PieceEntry
+  | VesselsEntry
+  | ActEntry
+  | LotEntry
+  | NoteEntry;
 export type LogEntryKind = LogEntry['kind'];
 export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = [
   'done',
@@ -62,6 +76,7 @@ export const LOG_ENTRY_KINDS: readonly LogEntryKind[] = [
   'replanned',
   'pit',
   'pieces',
+  'vessels',
   'act',
   'lot',
   'note',

@@ -1,6 +1,18 @@
-import type { DoneEntry, SkippedEntry, CorrectionEntry, EndedEntry, ReplannedEntry, PitEntry, PieceEntry, ActEntry, LotEntry, LogEntry } from './logEntry.js';
+import type {
+  DoneEntry,
+  SkippedEntry,
+  CorrectionEntry,
+  EndedEntry,
+  ReplannedEntry,
+  PitEntry,
+  PieceEntry,
+  VesselsEntry,
+  ActEntry,
+  LotEntry,
+  LogEntry,
+} from './logEntry.js';
 
-type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | ActEntry | LotEntry;
+type Act = DoneEntry | SkippedEntry | EndedEntry | ReplannedEntry | PitEntry | PieceEntry | VesselsEntry | ActEntry | LotEntry;
 
 /** An act as it stands after every correction: the entry, with what it first said when it was corrected. */
 export type StandingEntry = Act & { corrections: CorrectionEntry[] };

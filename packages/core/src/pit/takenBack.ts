@@ -51,7 +51,7 @@ const CORE_VALUE = /^(?:coreC|instant\dC|probeC)\b/;
 /** Whether an entry can take a verdict back: what was read, put right, taken out, or done to a piece or its probe. */
 function changesVerdicts(entry: LogEntry): boolean {
   if (entry.kind === 'done') return Object.keys(entry.values).some((name) => CORE_VALUE.test(name));
-  return entry.kind === 'correction' || entry.kind === 'withdrawn' || entry.kind === 'pieces' || entry.kind === 'pit';
+  return entry.kind === 'correction' || entry.kind === 'withdrawn' || entry.kind === 'pieces' || entry.kind === 'vessels' || entry.kind === 'pit';
 }
 
 /** What stood before does not change: so many states of logs are kept. */

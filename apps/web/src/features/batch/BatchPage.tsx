@@ -17,6 +17,7 @@ import { dayAndTime, span } from '../../reader/times';
 import { useNeedles } from '../../acts/useNeedles';
 import { useNow } from '../../data/useNow';
 import { BatchHead } from './BatchHead';
+import { GoApart } from './GoApart';
 import { OtherAct } from './OtherAct';
 import { LeaveOut } from './LeaveOut';
 import { LogPanel } from './LogPanel';
@@ -24,6 +25,7 @@ import { LotsPanel } from './LotsPanel';
 import { PicturesPanel } from './PicturesPanel';
 import { PiecesPanel } from './PiecesPanel';
 import { Ticket } from './Ticket';
+import { VesselsPanel } from './VesselsPanel';
 import { nameHere } from '../../reader/here';
 import Box from '@mui/material/Box';
 import { fold } from '../../theme/folds';
@@ -172,6 +174,9 @@ function WholeBatch({ batch }: { batch: Batch }) {
           {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} needles={needles} />}
           <Readings figures={figures} facts={state.facts} />
         </Box>
+        <Contained part="The tubs">
+          <VesselsPanel batch={batch} />
+        </Contained>
         <Contained part="The pieces">
           <PiecesPanel batch={batch} />
         </Contained>
@@ -254,6 +259,7 @@ function PresentStep({ batch, step, now, arrived, onDone }: { batch: Batch; step
       />
       <Box sx={styles.beside}>
         <OtherAct batch={batch} />
+        <GoApart batch={batch} />
         {mayBeLeftOut(spec) && <LeaveOut batch={batch} stepId={spec.id} title={nameHere(spec.title)} />}
       </Box>
     </Box>

@@ -2,7 +2,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Stack from '@mui/material/Stack';
-import Typography from '@mui/material/Typography';
 import {
   HAND_ACTS,
   HAND_ACT_SPECS,
@@ -18,12 +17,12 @@ import {
 import { useState, type ComponentProps } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { useEntryForm } from '../../acts/useEntryForm';
+import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
+import { WhichPieces } from '../../acts/WhichPieces';
 import type { Batch } from '../../data/batches';
-import { houseTime } from '../../data/serverClock';
-import { FormFault, FormMoment, FormNumber, FormPick, FormWords } from '../../kit/form/fields';
+import { FormNumber, FormPick, FormWords } from '../../kit/form/fields';
 import { SavingForm } from '../../kit/form/SavingForm';
 import { Only } from '../../kit/Only';
-import { Tick } from '../../kit/Tick';
 import { useSay } from '../../reader/reader';
 import { acts, paired } from '../../theme/surfaces';
 import { t } from '../../theme/tokens';
@@ -32,16 +31,12 @@ import { signed } from '../../theme/type';
 const styles = {
   form: { display: 'grid', gap: '12px', borderTop: `1px solid ${t.hair}`, paddingTop: '12px', '& h3': { font: signed(19, 22, 600) } },
   chips: { flexWrap: 'wrap', gap: '8px' },
-  pieces: { border: 0, margin: 0, padding: 0, display: 'flex', flexWrap: 'wrap', gap: '0 14px' },
 } as const;
 
-interface Done extends Partial<HandActAmounts> {
+interface Done extends Partial<HandActAmounts>, WhenSaid {
   act: HandActId | '';
   /** all of them when none is named */
   pieces: string[];
-  /** ISO instant; empty for now */
-  at: string;
-  about: boolean;
   reason: string;
 }
 
@@ -89,8 +84,7 @@ function ActForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     said: (typed) => ({
       kind: 'act',
       event: actOf(typed),
-      ...(typed.at === '' ? {} : { at: typed.at }),
-      ...(typed.about ? { about: true } : {}),
+      ...whenOf(typed),
       ...(typed.reason.trim() === '' ? {} : { reason: typed.reason.trim() }),
     }),
     what: (typed) => say(handActSaid(actOf(typed))),
@@ -114,10 +108,10 @@ function ActForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     >
       <h3>Something else was done</h3>
       <WhichAct here={station ?? 'pack'} />
-      {pieces.length > 1 && <WhichPieces codes={pieces.map(({ code }) => code)} />}
+      {pieces.length > 1 && <WhichPieces codes={pieces.map(({ code }) => code)} legend="Pieces, none ticked for all" />}
       <Amounts />
       <FormWords<Done> name="reason" label="With what, or what was seen" maxLength={1000} />
-      <When />
+      <WhenItWas />
     </SavingForm>
   );
 }
@@ -167,27 +161,6 @@ function WhichAct({ here }: { here: Station }) {
   );
 }
 
-function WhichPieces({ codes }: { codes: readonly string[] }) {
-  const { control, setValue } = useFormContext<Done>();
-  const chosen = useWatch({ control, name: 'pieces' });
-  return (
-    <Box component="fieldset" sx={styles.pieces}>
-      <Typography variant="label" component="legend">
-        Pieces, none ticked for all
-      </Typography>
-      {codes.map((code) => (
-        <Tick
-          key={code}
-          label={code}
-          checked={chosen.includes(code)}
-          onChange={(isIn) => setValue('pieces', isIn ? codes.filter((one) => one === code || chosen.includes(one)) : chosen.filter((one) => one !== code))}
-        />
-      ))}
-      <FormFault<Done> name="pieces" />
-    </Box>
-  );
-}
-
 /** What may have been read at this act; an empty field is no reading. */
 function Amounts() {
   const { control } = useFormContext<Done>();
@@ -199,25 +172,5 @@ function Amounts() {
         <FormNumber<Done> key={name} name={name} {...AMOUNTS[name]} hint="empty if nobody looked" />
       ))}
     </Box>
-  );
-}
-
-function When() {
-  const { control, setValue } = useFormContext<Done>();
-  const [at, about] = useWatch({ control, name: ['at', 'about'] });
-  if (at === '')
-    return (
-      <Typography variant="note">
-        With the time now.{' '}
-        <Button variant="text" onClick={() => setValue('at', new Date(houseTime()).toISOString())}>
-          It was earlier
-        </Button>
-      </Typography>
-    );
-  return (
-    <>
-      <FormMoment<Done> name="at" label="When it was" />
-      <Tick label="About then: nobody looked at the clock" checked={about} onChange={(isAbout) => setValue('about', isAbout)} />
-    </>
   );
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { acts, paired } from '../../theme/surfaces';
 import Button from '@mui/material/Button';
-import { SHAPING_ACTS, thicknessMm, type PieceEvent, type PieceNow, type ShapingAct } from '@bunkhouse/core';
+import { isParting, SHAPING_ACTS, thicknessMm, type PieceEvent, type PieceNow, type ShapingAct } from '@bunkhouse/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../../kit/Panel';
@@ -46,7 +46,7 @@ export function PiecesPanel({ batch }: { batch: Batch }) {
   const { record, state } = batch;
   const [doing, setDoing] = useState<Doing | null>(null);
   const preferences = usePreferences();
-  const wasCut = record.origin !== undefined || state.pieceFacts.some(({ event }) => event.act === 'split');
+  const wasCut = record.origin !== undefined || state.pieceFacts.some(({ event }) => isParting(event));
   const family = useFamily(wasCut ? record.id : null);
   return (
     <Panel

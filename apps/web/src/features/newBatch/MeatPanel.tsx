@@ -17,6 +17,7 @@ import { latest, processOfVersion, useRecipes } from '../../data/recipes';
 import { PRODUCT_NAMES } from '../../reader/words/tradeWords';
 import { fresh, underRules } from './firstRequest';
 import { FormNumber } from '../../kit/form/fields';
+import { LyingFields } from './LyingFields';
 import { useProcess } from './useProcess';
 import { t } from '../../theme/tokens';
 
@@ -55,7 +56,8 @@ export function MeatPanel() {
     if (like === undefined) return;
     // Of the same shape as the one before, and neither weighed nor measured yet.
     const { greenG: _weight, thicknessMm: _thickness, lengthMm: _length, ...size } = like;
-    pieces.append(size as typeof like, { focusName: `pieces.${pieces.fields.length}.greenG` });
+    const own = getValues('vesselKind') === undefined ? {} : { vessel: pieces.fields.length + 1 };
+    pieces.append({ ...size, ...own } as typeof like, { focusName: `pieces.${pieces.fields.length}.greenG` });
   };
   return (
     <Panel title="The meat">
@@ -81,6 +83,7 @@ export function MeatPanel() {
           <PieceFields key={field.id} index={i} onRemove={pieces.fields.length > 1 ? () => pieces.remove(i) : undefined} />
         ))}
         {pieces.fields.length < MOST_PIECES && <Button onClick={addPiece}>Add a piece</Button>}
+        {pieces.fields.length > 1 && <LyingFields count={pieces.fields.length} />}
       </Box>
     </Panel>
   );

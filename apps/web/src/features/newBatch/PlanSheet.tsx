@@ -6,6 +6,7 @@ import { BrineSheet } from '../../charts/BrineSheet';
 import { FindingStrip } from '../../kit/FindingStrip';
 import { NitriteGauge } from '../../charts/NitriteGauge';
 import { PumpPanel } from '../../charts/PumpPanel';
+import { VesselsTable } from '../../kit/VesselsTable';
 import { Readings } from '../../kit/Readings';
 import { Plate } from '../../kit/glyphs';
 import { dayAndTime } from '../../reader/times';
@@ -46,6 +47,11 @@ export function PlanSheet({
         <Button onClick={() => onTarget(right)}>Aim at {right} ppm instead</Button>
       )}
       <NitriteGauge nitrite={figures.nitrite} target={design.nitritePpm} ruleSet={request.ruleSet} weighed={false} />
+      {state.vessels.length > 1 && (
+        <Panel title="Tubs and bags" label="Tubs and bags">
+          <VesselsTable vessels={state.vessels} isRub={design.school.kind === 'dryRub'} />
+        </Panel>
+      )}
       <Box sx={looks.figures}>
         {state.facts.brines.map((brine) => (
           <BrineSheet

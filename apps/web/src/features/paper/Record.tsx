@@ -25,6 +25,7 @@ import { Fragment } from 'react';
 import type { Batch } from '../../data/batches';
 import { useLots } from '../../data/lots';
 import { pictureUrl, usePictures } from '../../data/pictures';
+import { VesselsTable } from '../../kit/VesselsTable';
 import { ColumnHeads } from '../../kit/ColumnHeads';
 import { figureText } from '../../kit/Working';
 import { bookCell, greyInWords } from '../../reader/words/bookWords';
@@ -130,6 +131,12 @@ function RecordSheet({ batch }: { batch: Batch }) {
           </TableBody>
         </Table>
       </section>
+      {state.vessels.length > 0 && (
+        <section>
+          <h2>Tubs and bags</h2>
+          <VesselsTable vessels={state.vessels} isRub={state.design.school.kind === 'dryRub'} />
+        </section>
+      )}
       {taken.length > 0 && (
         <section>
           <h2>Lots</h2>

@@ -1,4 +1,4 @@
-import { handActSaid, type LogEntry } from '@bunkhouse/core';
+import { handActSaid, vesselsSaid, type LogEntry } from '@bunkhouse/core';
 import type { Preferences } from '../preferences';
 import { inWords } from '../quantities';
 import { nameHere, sayHere } from '../here';
@@ -34,6 +34,8 @@ export function entryTitle(entry: Titled, titleOf: (stepId: string) => string | 
       return pitEventTitle(entry.event, shown);
     case 'pieces':
       return pieceEventTitle(entry.event, shown);
+    case 'vessels':
+      return sayHere(vesselsSaid(entry.vessels));
     case 'act':
       return sayHere(handActSaid(entry.event));
     case 'lot':

@@ -10,6 +10,8 @@ export function pieceEventTitle(event: PieceEvent, shown: Preferences): string {
   switch (event.act) {
     case 'split':
       return `Piece ${event.piece} cut in two: ${g(event.staysG)} stay, ${g(event.goesG)} go their own way`;
+    case 'parted':
+      return `${event.pieces.length === 1 ? 'Piece' : 'Pieces'} ${event.pieces.join(', ')} ${event.pieces.length === 1 ? 'goes its' : 'go their'} own way`;
     case 'joined':
       return `Piece ${event.piece} tied to ${event.to}`;
     case 'dropped':

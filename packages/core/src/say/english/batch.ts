@@ -45,6 +45,13 @@ export const BATCH_WORDS = {
   'chill-ahead':
     'By the model a household refrigerator takes {takes} to cool {piece} through the {gate, select, first {first chill} other {second chill}} gate, where {limitH, number, h1} are allowed. {ice}',
 
+  'in-tub': 'tub {n, number, n}',
+  'in-bag': 'bag {n, number, n}',
+  'lies-in': '{vessel}: {pieces}',
+  'lies-with': '{vessel}: {pieces}, with {brineG, number, g} of brine',
+  'lies-all': '{one}; {other}',
+  'lies-where': 'Where it lies: {all}',
+  'has-in-vessel': '{has} in {vessel}',
   'nitrite-over': '{has} is over the limit of {limitPpm, number, ppm}. {remedy}',
   'at-the-limit':
     '{ppm, number, ppm1} is as near to {floorPpm, number, ppm} as this scale can weigh without going over {limitPpm, number, ppm}. A finer scale comes nearer.',
