@@ -38,7 +38,7 @@ test('by name and PIN: a wrong one says so; a helper logs under their own name a
   await page.goto('/new');
   await expect(page.getByText(/A cook plans and decides/)).toBeVisible();
   await page.goto(`/batches/${id}`);
-  await expect(page.getByRole('button', { name: 'Throw the batch away' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'It ends without being packed' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Leave this step out' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Write a note' }).click();
   await page.getByRole('textbox').last().fill('Turned it over');

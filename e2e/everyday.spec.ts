@@ -139,11 +139,15 @@ test('a step left out with a reason, a note, a batch thrown away', async ({ page
   await cook.press('Log brine as weighed');
   await cook.expectNext('Meat in');
 
-  await page.getByRole('button', { name: 'Throw the batch away' }).click();
-  await page.getByRole('button', { name: 'Log that it is thrown away' }).click();
+  await page.getByRole('button', { name: 'It ends without being packed' }).click();
+  // Served before its core was read: asked what it is.
+  await page.getByRole('button', { name: 'Log the end' }).click();
+  await expect(page.getByText(/Its core was not read: that it is done is not shown/)).toBeVisible();
+  await page.getByRole('button', { name: 'Thrown away', exact: true }).click();
+  await page.getByRole('button', { name: 'Log the end' }).click();
   await expect(page.getByText('Write why the batch is thrown away.')).toBeVisible();
-  await page.getByLabel('Why the batch is thrown away').fill('It smelled when the bag was opened');
-  await page.getByRole('button', { name: 'Log that it is thrown away' }).click();
+  await page.getByLabel('What was wrong with it').fill('It smelled when the bag was opened');
+  await page.getByRole('button', { name: 'Log the end' }).click();
   await expect(page.getByRole('group', { name: 'The batch' })).toContainText('Thrown away');
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
   await page.getByRole('link', { name: 'Ledger', exact: true }).click();

@@ -1,6 +1,8 @@
 import {
+  ENDINGS,
   LOG_ENTRY_KINDS,
   type DesignChanges,
+  type Ending,
   type HandAct,
   type LogEntryKind,
   type LotDraw,
@@ -85,6 +87,11 @@ export class LogEntryRequest {
   @ValidateIf(withEvent)
   @IsObject(withSchema(told('log-entry-event-missing'), { parts: EVENTS }))
   event?: PitEvent | PieceEvent | HandAct;
+
+  /** how a batch ends that is not packed; thrown away when not given */
+  @ValidateIf((request: LogEntryRequest) => request.kind === 'ended' && request.how !== undefined)
+  @IsIn(ENDINGS, told('log-entry-how-choice'))
+  how?: Ending;
 
   /** what each piece lies in from now on; see `Vessel` of the core */
   @ValidateIf((request: LogEntryRequest) => request.kind === 'vessels')

@@ -35,7 +35,7 @@ export function toDraft(request: LogEntryRequest): EntryDraft {
       return { ...written, kind: 'lot', draw: { of, lot, g }, ...(reason === '' ? {} : { reason }) };
     }
     case 'ended':
-      return { ...written, kind: 'ended', reason };
+      return { ...written, kind: 'ended', ...(request.how === undefined ? {} : { how: request.how }), reason };
     case 'note':
       return { ...written, kind: 'note', reason };
   }

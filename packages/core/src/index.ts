@@ -66,6 +66,7 @@ export { HAND_ACTS, type HandAct, type HandActAmounts, type HandActId } from './
 export { mayBeLeftOut } from './steps/mayBeLeftOut.js';
 export { HAND_ACT_SPECS } from './steps/handActs.js';
 export { handActNamed, handActSaid } from './steps/handActSaid.js';
+export { ENDINGS, isEaten, type Ending } from './log/ending.js';
 export { VESSEL_KINDS, type Vessel, type VesselKind } from './log/vessel.js';
 export { vesselSaid, vesselsSaid } from './batch/vesselSaid.js';
 export type { VesselState } from './batch/vessels.js';

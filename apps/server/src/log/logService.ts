@@ -160,6 +160,7 @@ function saysTheSame(written: LogEntry, draft: EntryDraft): boolean {
       changes: 'changes' in rest ? rest.changes : null,
       event: 'event' in rest ? rest.event : null,
       draw: 'draw' in rest ? rest.draw : null,
+      how: 'how' in rest ? rest.how : null,
       vessels: 'vessels' in rest ? rest.vessels : null,
     };
   };

@@ -59,13 +59,13 @@ export function NitriteGauge({
   open?: boolean;
 }) {
   const say = useSay();
-  const { applies, judgement, why, others } = nitrite;
+  const { applies, judgement, why, others, of } = nitrite;
   const half = (applies.high - applies.low) / 2;
   return (
     <Box component="section" sx={looks.panel} aria-label="Ingoing nitrite">
       <Box sx={styles.nitriteTop}>
         <Hero
-          label={`Ingoing nitrite, ${say(applies.said.label).toLowerCase()}`}
+          label={`Ingoing nitrite, ${say(applies.said.label).toLowerCase()}${of === undefined ? '' : `, ${say(of)}`}`}
           value={
             open ? `${digits(applies.low, 0)} to ${digits(applies.high, 0)}` : digits(applies.value, applies.value < 100 ? 1 : closeToBound(nitrite) ? 1 : 0)
           }

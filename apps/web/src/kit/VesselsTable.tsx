@@ -9,7 +9,16 @@ import { digits, inWords } from '../reader/quantities';
 import { dayAndTime } from '../reader/times';
 import { vesselName } from '../reader/words/vesselWords';
 import { useNow } from '../data/useNow';
+import { fold } from '../theme/folds';
 import { ColumnHeads } from './ColumnHeads';
+
+const styles = {
+  whole: {
+    overflowX: 'auto',
+    '& td, & th': { whiteSpace: 'nowrap' },
+    [fold.narrow]: { '& td, & th': { padding: '6px 5px' }, '& td small': { display: 'block' } },
+  },
+} as const;
 
 const VERDICTS = { ok: 'within', over: 'over the limit', under: 'under the floor' } as const;
 
@@ -19,9 +28,9 @@ export function VesselsTable({ vessels, isRub }: { vessels: readonly VesselState
   const now = useNow();
   const mass = (g: number) => inWords(g, 'mass', preferences);
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box sx={styles.whole}>
       <Table size="small">
-        <ColumnHeads columns={['In', 'Pieces', { numbers: 'Meat' }, { numbers: isRub ? 'Rub' : 'Brine' }, { numbers: 'Cure in it' }, { numbers: 'Nitrite' }]} />
+        <ColumnHeads columns={['In', 'Pieces', { numbers: 'Meat' }, { numbers: isRub ? 'Rub' : 'Brine' }, { numbers: 'Cure' }, { numbers: 'Nitrite' }]} />
         <TableBody>
           {vessels.map(({ vessel, n, facts, figures, brineG, untilMs }, i) => {
             const { applies, judgement } = figures.nitrite;

@@ -50,6 +50,7 @@ export const looks = {
     '& h2': { font: signed(17, 20, 600), letterSpacing: '.02em' },
   },
   aside: { font: signed(15, 18, 500), color: t.ink3, textAlign: 'right' },
+  besideForm: { display: 'grid', gap: '12px', borderTop: `1px solid ${t.hair}`, paddingTop: '12px', '& h3': { font: signed(19, 22, 600) } },
   wordsForm: { display: 'grid', gap: '10px', marginTop: '10px', width: '100%' },
   inset: { padding: '8px 12px' },
   chillHeroes: {

@@ -83,6 +83,7 @@ export const RULE_WORDS = {
   'piece-vessel-choice': 'In which tub or bag does it lie? A number from 1 to 12.',
   'batch-vessel-choice': 'Tubs or bags?',
   'batch-shared-alike': 'The same of the brine in each: yes or no?',
+  'log-entry-how-choice': 'How does it end: served, given away, spoilt or thrown away?',
   'log-entry-vessels-missing': 'What lies in which tub or bag?',
   'own-line-shape': 'A line of your own is not described as it should be.',
   'own-lines-most': 'At most {most, number, n} lines of your own.',

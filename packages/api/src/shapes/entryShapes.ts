@@ -1,8 +1,10 @@
 import {
+  ENDINGS,
   HAND_ACTS,
   LOT_KINDS,
   SHAPING_ACTS,
   TENDING_ACTS,
+  type Ending,
   type HandAct,
   type HandActId,
   type LogEntry,
@@ -174,6 +176,7 @@ class WithdrawnShape extends Written implements EntryOf<'withdrawn'> {
 }
 class EndedShape extends Written implements EntryOf<'ended'> {
   @Word(['ended']) kind: 'ended';
+  @MayBe() @Word(ENDINGS) how?: Ending;
   @Text(REASON) reason: string;
 }
 class ReplannedShape extends Written implements EntryOf<'replanned'> {

@@ -6,6 +6,7 @@ import type { BatchFigures } from './batchFigures.js';
 import type { Finding } from '../cure/finding.js';
 import type { CoolingState, HandReading } from './coreEvidence.js';
 import type { StandingEntry } from '../log/standingEntries.js';
+import type { Ending } from '../log/ending.js';
 import type { LogEntry, StepValues } from '../log/logEntry.js';
 import type { Origin, PieceFact, PieceNow } from './pieces.js';
 import type { Process } from '../recipes/process.js';
@@ -66,6 +67,8 @@ export interface BatchState extends Ticket {
   next: StepState | null;
   station: Station | null;
   outcome: 'live' | 'finished' | 'thrownAway';
+  /** how it ended; null while it lives */
+  ending: 'packed' | Ending | null;
   /** ms */
   endedAt: number | null;
   standing: StandingEntry[];

@@ -38,7 +38,7 @@ const hasIn = (ppm: number, bound: number, vessel: VesselState | undefined): Qua
 function findingsOf(dosed: Dosed, vessel?: VesselState): Finding[] {
   const { figures } = dosed;
   const { applies, judgement } = figures.nitrite;
-  if (judgement.verdict !== 'over') return [...underFindings(dosed, vessel), ...clockFindings(dosed), ...doubtFindings(figures.nitrite)];
+  if (judgement.verdict !== 'over') return [...underFindings(dosed, vessel), ...clockFindings(dosed), ...doubtFindings(figures.nitrite, vessel)];
   const limitPpm = judgement.limit;
   return [
     { level: 'stop', ...batchSays('nitrite-over', { has: hasIn(applies.value, limitPpm, vessel), limitPpm, remedy: remedy(dosed, rightPpm(judgement)) }) },
@@ -83,14 +83,20 @@ function clockFindings({ design, facts, figures: { nitrite } }: Dosed): Finding[
 }
 
 /** What the doubt of the scales leaves open. */
-function doubtFindings({ applies, judgement }: NitriteFigures): Finding[] {
+function doubtFindings({ applies, judgement }: NitriteFigures, vessel: VesselState | undefined): Finding[] {
   if (judgement.verdict !== 'ok') return [];
   const found: Finding[] = [];
-  const [floorPpm, limitPpm, advice] = [judgement.floor, judgement.limit, batchSays('finer-cure-scale')];
+  const [floorPpm, limitPpm, advice] = [judgement.floor, judgement.limit, finerBy(vessel)];
   if (applies.high > limitPpm) found.push({ level: 'warn', ...batchSays('doubt-over', { ppm: applies.high, limitPpm, isFloor: 'no', advice }) });
   if (applies.low < floorPpm && floorPpm < limitPpm) found.push({ level: 'warn', ...batchSays('doubt-under', { ppm: applies.low, floorPpm, advice }) });
   return found;
 }
+
+/** What would narrow the doubt: a finer scale, or, where it was poured by eye, to weigh what is poured. */
+const finerBy = (vessel: VesselState | undefined): Message =>
+  vessel !== undefined && vessel.share.low < vessel.share.high
+    ? batchSays('weigh-what-is-poured', { vessel: vesselSaid(vessel.vessel, vessel.n) })
+    : batchSays('finer-cure-scale');
 
 /** The last day in the brine by the model, of the piece that takes up fastest. */
 function outBy(design: BatchDesign, { brines }: BatchFacts, limit: number): Message {

@@ -11,6 +11,7 @@ import { batchFacts } from './batchFacts.js';
 import { batchFigures } from './batchFigures.js';
 import { batchFindings } from './batchFindings.js';
 import { coolingStates, handReadings } from './coreEvidence.js';
+import { isEaten } from '../log/ending.js';
 import { closesStep, readSoFar } from '../steps/gates.js';
 import { standingEntries, type StandingEntry } from '../log/standingEntries.js';
 import type { StepValues } from '../log/logEntry.js';
@@ -76,7 +77,9 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const ticket = ticketOf(steps);
   const next = steps.find((step) => step.status === 'open') ?? null;
   const last = steps.at(-1)?.closing;
-  const outcome = end !== undefined ? 'thrownAway' : next === null ? 'finished' : 'live';
+  const ended = end?.kind === 'ended' ? (end.how ?? 'thrown-away') : null;
+  const ending = ended ?? (next === null ? 'packed' : null);
+  const outcome = ending === null ? 'live' : ending === 'packed' || isEaten(ending) ? 'finished' : 'thrownAway';
   const here = { design, pieceFacts: happened, firstGreenG: facts.firstGreenG };
   const core = closings.get('core');
   const coreRead = handReadings({ standing, specs, pieces: here });
@@ -97,6 +100,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
     next,
     station: next?.spec.station ?? null,
     outcome,
+    ending,
     endedAt: end !== undefined ? Date.parse(end.at) : next === null && last ? Date.parse(last.at) : null,
     standing,
     pieceFacts: happened,

@@ -64,6 +64,7 @@ test('the batch is judged by the tub that is furthest off: what is right as a wh
   expect(small).toBeGreaterThan(200);
   expect(big).toBeLessThan(150);
   expect(state.figures.nitrite.applies.value).toBe(small);
+  expect(state.figures.nitrite.of?.message).toBe('tub 2');
   const over = state.findings.find(({ code }) => code === 'nitrite-over');
   expect(over).toMatchObject({ level: 'stop' });
   expect(over?.message).toMatch(/ppm in tub 2 is over the limit of 200 ppm/);

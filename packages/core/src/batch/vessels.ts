@@ -9,6 +9,7 @@ import { sum, type BatchFacts } from './batchFacts.js';
 import { batchFigures, injectedG, type BatchFigures } from './batchFigures.js';
 import { withWater } from './design.js';
 import type { SheetBrine } from './mixingSheet.js';
+import { vesselSaid } from './vesselSaid.js';
 
 /** How the pieces lie, or lay, for a while. */
 interface Lying {
@@ -172,5 +173,7 @@ export const worstFirstVessels = (vessels: readonly VesselState[]): VesselState[
 /** The figures of the whole, with the nitrite of the vessel that is furthest off. */
 export function judgedByVessel(figures: BatchFigures, vessels: readonly VesselState[]): BatchFigures {
   const [worst] = worstFirstVessels(vessels);
-  return worst === undefined ? figures : { ...figures, nitrite: worst.figures.nitrite };
+  if (worst === undefined) return figures;
+  const of = vessels.length > 1 ? { of: vesselSaid(worst.vessel, worst.n) } : {};
+  return { ...figures, nitrite: { ...worst.figures.nitrite, ...of } };
 }

@@ -1,4 +1,5 @@
 import { failedGates, unreadInputs } from '../steps/gates.js';
+import { isEaten } from '../log/ending.js';
 import type { LogEntry } from '../log/logEntry.js';
 import { piecesAt } from '../batch/pieces.js';
 import { asWritten } from '../say/asWritten.js';
@@ -66,7 +67,8 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
       case 'pieces':
         return entry.event.act === 'dropped' ? deviation('dropped', bookSays('dev-dropped', { piece: entry.event.piece })) : [];
       case 'ended':
-        return deviation('ended', bookSays('dev-ended'));
+        if (entry.how === undefined || !isEaten(entry.how)) return deviation('ended', bookSays(entry.how === 'spoilt' ? 'dev-spoilt' : 'dev-ended'));
+        return entry.reason === '' ? [] : deviation('ended', bookSays('dev-eaten'));
       case 'lot':
         return entry.reason === undefined ? [] : deviation('gate', bookSays('dev-lot', { kind: entry.draw.of }));
       case 'vessels':

@@ -17,6 +17,7 @@ import type { CoolingState } from '../batch/coreEvidence.js';
 import { attempt, hasReason, REASON_LENGTH, reasonFault, withDraft, withoutAct } from './entryDraft.js';
 import { faultAt, type EntryDraft, type EntryFault } from '../log/entryFault.js';
 import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from '../steps/gates.js';
+import { ENDINGS, isEaten } from '../log/ending.js';
 import type { StepValues } from '../log/logEntry.js';
 import { isParting } from '../log/pieceEvent.js';
 import { handActFaults } from './handActFaults.js';
@@ -80,7 +81,7 @@ export function checkEntry(record: BatchRecord, draft: EntryDraft, now: number):
     case 'lot':
       return [...liveFault(state), ...lotDrawFaults(draft.draw)];
     case 'ended':
-      return [...liveFault(state), ...reasonFault(draft.reason, REASON_LENGTH, checkSays('why-thrown-away'))];
+      return [...liveFault(state), ...endFaults(state, draft)];
     case 'replanned':
       return [...liveFault(state), ...reasonFault(draft.reason, 2, checkSays('why-changed')), ...replanFaults(record, state, draft, now)];
     case 'withdrawn':
@@ -104,6 +105,18 @@ function pieceFaults(record: BatchRecord, state: BatchState, draft: Extract<Entr
   if (unsaid.length > 0) return unsaid;
   const tried = attempt(() => replay(withDraft(record, draft), now), 'entry');
   return 'fault' in tried ? [tried.fault] : [];
+}
+
+/** What is eaten without being packed: nobody asks why, unless what was read does not show that it may be. */
+function endFaults(state: BatchState, { how = 'thrown-away', reason }: Extract<EntryDraft, { kind: 'ended' }>): EntryFault[] {
+  if (!ENDINGS.includes(how)) return [faultAt('how', checkSays('which-ending'))];
+  if (!isEaten(how)) return reasonFault(reason, REASON_LENGTH, checkSays(how === 'spoilt' ? 'why-spoilt' : 'why-thrown-away'));
+  const over = doseFindings(state).find(({ code }) => code === 'nitrite-over');
+  if (over !== undefined) return [faultAt('entry', over)];
+  if (hasReason(reason)) return [];
+  const core = state.step('core');
+  const undecided = undecidedFaults(state);
+  return core !== null && core.closing?.kind !== 'done' ? [faultAt('reason', checkSays('served-unread'))] : undecided;
 }
 
 function liveFault(state: BatchState): EntryFault[] {

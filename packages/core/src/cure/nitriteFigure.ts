@@ -55,6 +55,8 @@ export interface NitriteFigures {
   why: Message;
   /** the other figures, which bound it */
   others: Figure[];
+  /** the tub or bag that it is of, where pieces lie in several: the one that is furthest off */
+  of?: Message;
   /** the lowest piece by the pumped method, where pieces are pumped */
   lowestPumped: (Figure & { piece?: string }) | null;
 }

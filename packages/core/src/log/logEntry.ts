@@ -4,6 +4,7 @@ import type { PieceEvent } from './pieceEvent.js';
 import type { PitEvent } from './pitEvent.js';
 import type { HandAct } from './handAct.js';
 import type { ReadWith } from './readWith.js';
+import type { Ending } from './ending.js';
 import type { DesignChanges } from './designChanges.js';
 import type { Vessel } from './vessel.js';
 
@@ -35,8 +36,8 @@ export type SkippedEntry = Written & { kind: 'skipped'; stepId: PlannedStepId; r
 export type CorrectionEntry = Written & { kind: 'correction'; replaces: string; values: StepValues; reason: string };
 /** An earlier entry should not be there at all. */
 type WithdrawnEntry = Written & { kind: 'withdrawn'; replaces: string; reason: string };
-/** The batch was thrown away. */
-export type EndedEntry = Written & { kind: 'ended'; reason: string };
+/** The batch ended without being packed; it was thrown away where nothing is said. */
+export type EndedEntry = Written & { kind: 'ended'; how?: Ending; reason: string };
 /** The plan was changed on the way. What was decided at the start stays readable. */
 export type ReplannedEntry = Written & { kind: 'replanned'; changes: DesignChanges; reason: string };
 /** Something happened at the pit that is no step of its own. */

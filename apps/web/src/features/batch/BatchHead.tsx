@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { ENDING_WORDS } from '../../reader/words/endingWords';
 import Button from '@mui/material/Button';
 import { DAY_MS, STATION_NAMES, type Process } from '@bunkhouse/core';
 import { Link } from 'react-router';
@@ -54,7 +55,7 @@ function RecipeOf({ process: { name, recipe } }: { process: Process }) {
 export function BatchHead({ batch: { record, state }, now }: { batch: Batch; now: number }) {
   const preferences = usePreferences();
   const green = Object.values(state.facts.keptGreenG).reduce((a, b) => a + b, 0);
-  const { station, next, outcome, endedAt } = state;
+  const { station, next, ending, endedAt } = state;
   return (
     <Box role="group" aria-label="The batch" sx={styles.batchHead}>
       <div>
@@ -87,7 +88,7 @@ export function BatchHead({ batch: { record, state }, now }: { batch: Batch; now
       ) : (
         <Box sx={styles.batchStation}>
           <div>
-            <b>{outcome === 'finished' ? 'Packed' : 'Thrown away'}</b>
+            <b>{ending === null || ending === 'packed' ? 'Packed' : ENDING_WORDS[ending]}</b>
             <span>{endedAt === null ? '' : dayAndTime(endedAt, now)}</span>
           </div>
         </Box>

@@ -14,6 +14,7 @@ import { SavingForm } from '../../kit/form/SavingForm';
 import { Only } from '../../kit/Only';
 import { usePreferences } from '../../reader/preferences';
 import { pieceEventTitle } from '../../reader/words/pieceWords';
+import { looks } from '../../theme/looks';
 import { acts } from '../../theme/surfaces';
 
 /** Opens from a word: a step is for some of the pieces only, which from then on are a batch of their own. */
@@ -65,6 +66,7 @@ function ApartForm({ batch, onLeave }: { batch: Batch; onLeave: () => void }) {
     <SavingForm
       of={of}
       label="Only some of the pieces"
+      sx={looks.besideForm}
       acts={
         <Box sx={acts}>
           <Button type="submit" aria-disabled={of.busy}>
@@ -76,6 +78,7 @@ function ApartForm({ batch, onLeave }: { batch: Batch; onLeave: () => void }) {
         </Box>
       }
     >
+      <h3>Only some of the pieces</h3>
       <Typography variant="note">
         They become a batch of their own, with its own tag: it is pulled, dried, smoked, read and packed by itself. What was logged so far stands in both.
       </Typography>

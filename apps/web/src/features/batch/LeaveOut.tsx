@@ -18,7 +18,7 @@ import { Only } from '../../kit/Only';
 import { newId } from '../../data/newId';
 import { looks } from '../../theme/looks';
 
-type Act = { kind: 'skipped'; stepId: string } | { kind: 'ended' } | { kind: 'note' } | { kind: 'withdrawn'; replaces: string };
+type Act = { kind: 'skipped'; stepId: string } | { kind: 'note' } | { kind: 'withdrawn'; replaces: string };
 
 /** Writes an entry that needs words and no numbers. */
 export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch; act: Act; label: string; button: string; onDone: () => void }) {

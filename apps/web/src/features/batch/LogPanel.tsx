@@ -14,6 +14,7 @@ import { RecordStep } from '../../acts/record/RecordStep';
 import { dayAndTime } from '../../reader/times';
 import { readWithWords } from '../../reader/words/toolWords';
 import { useNow } from '../../data/useNow';
+import { EndBatch } from './EndBatch';
 import { WordsForm } from './LeaveOut';
 import { OtherAct } from './OtherAct';
 import { Only } from '../../kit/Only';
@@ -53,7 +54,7 @@ const styles = {
 export function LogPanel({ batch }: { batch: Batch }) {
   const { record, state } = batch;
   const [correcting, setCorrecting] = useState<StandingEntry | null>(null);
-  const [writing, setWriting] = useState<'note' | 'ended' | null>(null);
+  const [writing, setWriting] = useState(false);
   const standing = new Map(state.standing.map((entry) => [entry.id, entry]));
   const lastStanding = state.standing.at(-1);
   return (
@@ -82,27 +83,14 @@ export function LogPanel({ batch }: { batch: Batch }) {
       </ol>
       <Only right="record">
         <Box sx={styles.logFoot}>
-          {writing === null ? (
-            <>
-              <Button onClick={() => setWriting('note')}>Write a note</Button>
-              {state.outcome === 'finished' && <OtherAct batch={batch} />}
-              {state.outcome === 'live' && (
-                <Only right="plan">
-                  <Button variant="quiet" onClick={() => setWriting('ended')}>
-                    Throw the batch away
-                  </Button>
-                </Only>
-              )}
-            </>
+          {writing ? (
+            <WordsForm batch={batch} act={{ kind: 'note' }} label="Note" button="Log the note" onDone={() => setWriting(false)} />
           ) : (
-            <WordsForm
-              key={writing}
-              batch={batch}
-              act={{ kind: writing }}
-              label={writing === 'note' ? 'Note' : 'Why the batch is thrown away'}
-              button={writing === 'note' ? 'Log the note' : 'Log that it is thrown away'}
-              onDone={() => setWriting(null)}
-            />
+            <>
+              <Button onClick={() => setWriting(true)}>Write a note</Button>
+              {state.outcome === 'finished' && <OtherAct batch={batch} />}
+              {state.outcome === 'live' && <EndBatch batch={batch} />}
+            </>
           )}
         </Box>
       </Only>

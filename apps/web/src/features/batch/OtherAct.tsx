@@ -25,11 +25,9 @@ import { SavingForm } from '../../kit/form/SavingForm';
 import { Only } from '../../kit/Only';
 import { useSay } from '../../reader/reader';
 import { acts, paired } from '../../theme/surfaces';
-import { t } from '../../theme/tokens';
-import { signed } from '../../theme/type';
+import { looks } from '../../theme/looks';
 
 const styles = {
-  form: { display: 'grid', gap: '12px', borderTop: `1px solid ${t.hair}`, paddingTop: '12px', '& h3': { font: signed(19, 22, 600) } },
   chips: { flexWrap: 'wrap', gap: '8px' },
 } as const;
 
@@ -94,7 +92,7 @@ function ActForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     <SavingForm
       of={of}
       label="Something else was done"
-      sx={styles.form}
+      sx={looks.besideForm}
       acts={
         <Box sx={acts}>
           <Button type="submit" aria-disabled={of.busy}>

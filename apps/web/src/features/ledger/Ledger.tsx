@@ -78,7 +78,7 @@ const columnsFor = (shown: Preferences, ticked: readonly string[], tick: (id: st
       ),
     },
     text('name', 'Recipe', ({ name }) => name, { flex: 1, minWidth: 136, onPhone: true }),
-    text('endedAt', 'Packed', ({ endedAt, outcome }) => (outcome === 'finished' ? dayWithYear(endedAt) : `thrown away ${dayWithYear(endedAt)}`), {
+    text('endedAt', 'Ended', ({ endedAt, outcome }) => (outcome === 'finished' ? dayWithYear(endedAt) : `thrown away ${dayWithYear(endedAt)}`), {
       width: 130,
     }),
     number('greenG', 'Green', ({ greenG }) => inWords(greenG, 'mass', shown), { width: 84 }),

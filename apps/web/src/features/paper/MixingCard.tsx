@@ -9,6 +9,7 @@ import { usePreferences } from '../../reader/preferences';
 import { inWords, atSite } from '../../reader/quantities';
 import { OneBatch } from './OneBatch';
 import { Sheet } from './Sheet';
+import { VesselsTable } from '../../kit/VesselsTable';
 import { cureName } from '../../reader/words/tradeWords';
 
 /** A card for the wall: what to weigh, with a box to tick for each line, and where the needle goes. */
@@ -55,6 +56,12 @@ function Card({ batch: { record, state } }: { batch: Batch }) {
           </Table>
         </section>
       ))}
+      {state.vessels.length > 0 && (
+        <section className="mixing">
+          <h2>What goes where</h2>
+          <VesselsTable vessels={state.vessels} isRub={design.school.kind === 'dryRub'} />
+        </section>
+      )}
       <p className="sheet-words">
         Cold before the meat goes in: {inWords(COLD_MOST_C, 'temperature', preferences, 0)} or below. Weigh every line. Nitrite is poisonous in gram amounts:
         label it, lock it away.

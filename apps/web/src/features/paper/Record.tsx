@@ -10,6 +10,7 @@ import {
   deviations,
   inputNames,
   lethalityTable,
+  type BatchState,
   type LogEntry,
   ownReason,
   pieceReleases,
@@ -29,6 +30,7 @@ import { VesselsTable } from '../../kit/VesselsTable';
 import { ColumnHeads } from '../../kit/ColumnHeads';
 import { figureText } from '../../kit/Working';
 import { bookCell, greyInWords } from '../../reader/words/bookWords';
+import { ENDING_WORDS } from '../../reader/words/endingWords';
 import { LOT_WORDS, lotName } from '../../reader/words/lotWords';
 import { usePreferences, type Preferences } from '../../reader/preferences';
 import { digits, inWords, fewDigits } from '../../reader/quantities';
@@ -88,7 +90,10 @@ function RecordSheet({ batch }: { batch: Batch }) {
             </Row>
             {record.origin !== undefined && <Row name="Cut from">{record.origin.code}</Row>}
             <Row name="Pieces">
-              {record.design.pieces.map(({ code }) => `${record.code} ${code}, ${inWords(state.firstGreenG[code] ?? 0, 'mass', preferences)} green`).join('; ')}
+              {record.design.pieces
+                .filter(({ code }) => state.facts.keptGreenG[code] !== undefined)
+                .map(({ code }) => `${record.code} ${code}, ${inWords(state.firstGreenG[code] ?? 0, 'mass', preferences)} green`)
+                .join('; ')}
             </Row>
             <Row name="Started by">
               {record.createdBy}, {writtenTime(record.createdAt, WHEN)}
@@ -97,13 +102,12 @@ function RecordSheet({ batch }: { batch: Batch }) {
               {record.design.nitritePpm === 0 ? 'none' : `${cureInWords(record.design.cure)}, ${fewDigits(record.design.cure.nitratePercent)} % nitrate`}
             </Row>
             <Row name="Nitrite, ingoing">
+              {nitrite.of !== undefined && `${say(nitrite.of)}: `}
               {figureText(nitrite.applies, preferences)} {say(nitrite.applies.said.base)}, from {digits(nitrite.applies.low, 1)} to{' '}
               {digits(nitrite.applies.high, 1)}. {rules}: floor {nitrite.judgement.floor}, limit {nitrite.judgement.limit} ppm.{' '}
               {say(nitrite.applies.said.working)}
             </Row>
-            <Row name="Ended">
-              {state.endedAt === null ? 'not yet' : `${state.outcome === 'finished' ? 'packed' : 'thrown away'} ${writtenTime(state.endedAt, WHEN)}`}
-            </Row>
+            <Row name="Ended">{state.endedAt === null ? 'not yet' : `${endedHow(state.ending)} ${writtenTime(state.endedAt, WHEN)}`}</Row>
           </TableBody>
         </Table>
       </section>
@@ -288,6 +292,8 @@ function RecordSheet({ batch }: { batch: Batch }) {
 /** What an entry corrects or takes back. */
 const replacedBy = (entry: LogEntry, entries: readonly LogEntry[]): LogEntry | undefined =>
   'replaces' in entry ? entries.find(({ id }) => id === entry.replaces) : undefined;
+
+const endedHow = (ending: BatchState['ending']): string => (ending === null || ending === 'packed' ? 'packed' : ENDING_WORDS[ending].toLowerCase());
 
 const SHOWN_WORDS = { met: 'shown', notMet: 'not met', notShown: 'not shown' } as const;
 const CHILLED_WORDS = { pass: 'both met', fail: 'not met', notShown: 'not shown', running: 'not shown', notStarted: 'not shown' } as const;

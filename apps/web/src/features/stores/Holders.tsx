@@ -18,7 +18,7 @@ const styles = {
   },
 } as const;
 
-const OUTCOMES = { live: 'on the rail', finished: 'packed', thrownAway: 'thrown away' } as const;
+const OUTCOMES = { live: 'on the rail', finished: 'packed or eaten', thrownAway: 'thrown away' } as const;
 
 /** Which batches hold a lot: what a recall asks. */
 export function Holders({ lot }: { lot: LotResponse }) {

@@ -3,6 +3,7 @@ import type { Preferences } from '../preferences';
 import { inWords } from '../quantities';
 import { nameHere, sayHere } from '../here';
 import { pitEventTitle } from './eventTitle';
+import { ENDING_WORDS } from './endingWords';
 import { LOT_WORDS } from './lotWords';
 import { pieceEventTitle } from './pieceWords';
 
@@ -27,7 +28,7 @@ export function entryTitle(entry: Titled, titleOf: (stepId: string) => string | 
     case 'withdrawn':
       return `Taken back${before}`;
     case 'ended':
-      return 'Thrown away';
+      return ENDING_WORDS[entry.how ?? 'thrown-away'];
     case 'replanned':
       return 'New plan';
     case 'pit':

@@ -51,6 +51,7 @@ export const BATCH_WORDS = {
   'lies-with': '{vessel}: {pieces}, with {brineG, number, g} of brine',
   'lies-all': '{one}; {other}',
   'lies-where': 'Where it lies: {all}',
+  'weigh-what-is-poured': 'That is in {vessel}, poured by eye: weigh what lies in each.',
   'has-in-vessel': '{has} in {vessel}',
   'nitrite-over': '{has} is over the limit of {limitPpm, number, ppm}. {remedy}',
   'at-the-limit':

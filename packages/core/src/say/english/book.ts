@@ -75,6 +75,8 @@ export const BOOK_WORDS = {
   'dev-decided': 'Decided: {alarm}',
   'dev-dropped': 'Piece {piece} left the batch',
   'dev-ended': 'Thrown away',
+  'dev-spoilt': 'Spoilt',
+  'dev-eaten': 'Eaten without being packed',
   'dev-lot': 'Lot of {kind}',
   'if-shorter': 'A day less',
   'if-longer': 'A day more',
