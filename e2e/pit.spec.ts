@@ -163,7 +163,12 @@ test('a simulated ham at speed: fuel that runs out, a shallow probe, a stall and
     .getByRole('region', { name: `At the pit, ${code}` })
     .getByRole('button', { name: 'Log fuel' })
     .click();
-  await expect(page.getByText(/^Fuel added, HB-\d+ logged/)).toBeVisible();
+  // It is put on for every batch that stands over the same fire.
+  const told = page.getByText(/^Fuel added, HB-\d+(, [A-Z]{2}-\d+)* logged/);
+  await expect(told).toBeVisible();
+  const codes = [...((await told.textContent()) ?? '').matchAll(/[A-Z]{2}-\d+/g)].map(([one]) => one);
+  const live = (await (await page.request.get('/api/batches')).json()) as { code: string; entries: { kind: string; event?: { act: string } }[] }[];
+  for (const one of codes) expect(live.find(({ code }) => code === one)?.entries.at(-1)).toMatchObject({ kind: 'pit', event: { act: 'fuel' } });
   await page.goto(`/pit/${id}`);
   await thermometer.until(3.9);
   await goTo(3.9);

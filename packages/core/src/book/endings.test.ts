@@ -3,8 +3,6 @@ import type { BatchRecord } from '../batch/batchState.js';
 import { replay } from '../batch/replay.js';
 import { deviations } from './deviations.js';
 import { ENDINGS } from '../log/ending.js';
-import type { EntryDraft } from '../log/entryFault.js';
-import type { LogEntry } from '../log/logEntry.js';
 import { processFor } from '../recipes/processes.js';
 import { usualDesign } from '../recipes/usualDesign.js';
 import { checkEntry } from '../check/checkEntry.js';

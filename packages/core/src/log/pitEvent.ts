@@ -2,6 +2,10 @@
 export const TENDING_ACTS = ['fuel', 'spritz', 'glaze', 'wrap', 'turn', 'pan', 'water', 'reseat', 'bare'] as const;
 export type TendingAct = (typeof TENDING_ACTS)[number];
 
+/** What is done to the fire, whatever hangs over it. */
+const FIRE_ACTS: readonly TendingAct[] = ['fuel', 'pan'];
+export const isOfTheFire = (act: PitEvent['act']): boolean => FIRE_ACTS.some((own) => own === act);
+
 /** A channel of a device, and what it reads: the chamber, or the core of a piece by its code. */
 export interface Probe {
   device: string;
