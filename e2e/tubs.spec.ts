@@ -44,6 +44,11 @@ test('two loins in two tubs, the same of the brine in each, poured otherwise, an
   const log = page.getByRole('region', { name: 'Log', exact: true });
   await expect(log.getByRole('listitem').first()).toContainText('Where it lies: bag 1: A, with 1');
 
+  // What is asked of the batch is a tap away, wherever the page is read.
+  await page.getByRole('navigation', { name: 'On this page' }).getByRole('link', { name: 'Log' }).click();
+  await expect(log.getByRole('listitem').first()).toBeInViewport();
+  await page.getByRole('navigation', { name: 'On this page' }).getByRole('link', { name: 'Now' }).click();
+
   // The smaller one goes its own way after five days: all of them cannot.
   await cook.wait(5 * 24);
   const next = page.getByRole('region', { name: /^Next: / });
@@ -56,7 +61,7 @@ test('two loins in two tubs, the same of the brine in each, poured otherwise, an
   await apart.getByRole('button', { name: 'They go their own way' }).click();
   await expect(apart.getByText(/All of them stay one batch/)).toBeVisible();
   await apart.getByLabel('A', { exact: true }).uncheck();
-  const whole = page.url();
+  const whole = page.url().replace(/#.*/, '');
   await apart.getByRole('button', { name: 'They go their own way' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^CB-\d{3}b$/);
   await expect(page.getByRole('region', { name: 'Pieces' }).getByRole('listitem').first()).toContainText(' B');

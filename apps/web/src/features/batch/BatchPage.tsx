@@ -12,6 +12,7 @@ import { NitriteGauge } from '../../charts/NitriteGauge';
 import { PumpPanel } from '../../charts/PumpPanel';
 import { Readings } from '../../kit/Readings';
 import { Contained } from '../../kit/Contained';
+import { isOnFire } from '../../acts/pit/usePitWatch';
 import { RecordStep } from '../../acts/record/RecordStep';
 import { dayAndTime, span } from '../../reader/times';
 import { useNeedles } from '../../acts/useNeedles';
@@ -24,6 +25,7 @@ import { LogPanel } from './LogPanel';
 import { LotsPanel } from './LotsPanel';
 import { PicturesPanel } from './PicturesPanel';
 import { PiecesPanel } from './PiecesPanel';
+import { Answer, Questions } from './Questions';
 import { Ticket } from './Ticket';
 import { VesselsPanel } from './VesselsPanel';
 import { nameHere } from '../../reader/here';
@@ -106,104 +108,131 @@ function WholeBatch({ batch }: { batch: Batch }) {
   const { figures } = state;
   const needles = useNeedles();
   const chilling = state.closing('core') !== null && state.outcome !== 'thrownAway';
+  const saltMoves = SALT_MOVES.includes(state.station);
   const judged = state.closing('pull') !== null && state.outcome !== 'thrownAway';
   return (
     <Box sx={[looks.page, styles.batch]}>
       <Ticket state={state} now={now} chosen={chosen?.spec.id} onChoose={setChosenId} />
       <Box sx={styles.batchMain}>
         <BatchHead batch={batch} now={now} />
+        <Questions
+          asked={[
+            ...(step === null ? [] : (['now'] as const)),
+            ...(saltMoves || judged ? (['inside'] as const) : []),
+            ...(state.closing('meat-in') === null ? [] : (['cold'] as const)),
+            'brine',
+            'pieces',
+            'papers',
+            'log',
+          ]}
+          elsewhere={isOnFire(batch) ? [{ to: `/pit/${batch.record.id}`, word: 'Fire' }] : []}
+        />
         {state.findings.map((finding) => (
           <FindingStrip key={finding.code} finding={finding} />
         ))}
         {step !== null && (
-          <PresentStep
-            key={step.spec.id}
-            batch={batch}
-            step={step}
-            now={now}
-            arrived={logged > 0}
-            onDone={() => {
-              setChosenId(undefined);
-              setLogged(logged + 1);
-            }}
-          />
-        )}
-        {SALT_MOVES.includes(state.station) && (
-          <Contained part="The section">
-            <Suspense fallback={null}>
-              <CurePanel batch={batch} now={now} />
-            </Suspense>
-          </Contained>
-        )}
-        {judged && (
-          <Contained part="What each piece has shown">
-            <Suspense fallback={null}>
-              <Verdicts batch={batch} />
-            </Suspense>
-          </Contained>
-        )}
-        {chilling && (
-          <Contained part="The chill">
-            <Suspense fallback={null}>
-              <BatchChill batch={batch} />
-            </Suspense>
-          </Contained>
-        )}
-        <Contained part="The cold">
-          <Suspense fallback={null}>
-            <ColdPanel batch={batch} />
-          </Suspense>
-        </Contained>
-        <NitriteGauge
-          nitrite={figures.nitrite}
-          target={state.design.nitritePpm}
-          ruleSet={state.design.ruleSet}
-          weighed={state.facts.brines.some((brine) => brine.weighed)}
-        />
-        <Box sx={looks.figures}>
-          {state.facts.brines.map((brine) => (
-            <BrineSheet
-              key={brine.id}
-              brine={brine}
-              figures={figures.brines.find((of) => of.brine.id === brine.id)}
-              design={state.design}
-              process={batch.record.process}
-              facts={state.facts}
+          <Answer to="now">
+            <PresentStep
+              key={step.spec.id}
+              batch={batch}
+              step={step}
+              now={now}
+              arrived={logged > 0}
+              onDone={() => {
+                setChosenId(undefined);
+                setLogged(logged + 1);
+              }}
             />
-          ))}
-          {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} needles={needles} />}
-          <Readings figures={figures} facts={state.facts} />
-        </Box>
-        <Contained part="The tubs">
-          <VesselsPanel batch={batch} />
-        </Contained>
-        <Contained part="The pieces">
-          <PiecesPanel batch={batch} />
-        </Contained>
-        <Contained part="The lots">
-          <LotsPanel batch={batch} />
-        </Contained>
-        <Contained part="The pictures">
-          <PicturesPanel batch={batch} />
-        </Contained>
-        <Box component="nav" sx={styles.paperLinks} aria-label="On paper">
-          <Typography variant="label">On paper</Typography>
-          <Button variant="text" component={Link} to={`/batches/${batch.record.id}/record`}>
-            Batch record
-          </Button>
-          <Button variant="text" component={Link} to={`/batches/${batch.record.id}/mixing-card`}>
-            Mixing card
-          </Button>
-          <Button variant="text" component={Link} to={`/batches/${batch.record.id}/labels`}>
-            Labels
-          </Button>
-          <Button variant="text" href={`/api/exchange/batches/${batch.record.id}`} download>
-            As a file
-          </Button>
-        </Box>
-        <Contained part="The log">
-          <LogPanel batch={batch} />
-        </Contained>
+          </Answer>
+        )}
+        <Answer to="inside">
+          {saltMoves && (
+            <Contained part="The section">
+              <Suspense fallback={null}>
+                <CurePanel batch={batch} now={now} />
+              </Suspense>
+            </Contained>
+          )}
+          {judged && (
+            <Contained part="What each piece has shown">
+              <Suspense fallback={null}>
+                <Verdicts batch={batch} />
+              </Suspense>
+            </Contained>
+          )}
+        </Answer>
+        <Answer to="cold">
+          {chilling && (
+            <Contained part="The chill">
+              <Suspense fallback={null}>
+                <BatchChill batch={batch} />
+              </Suspense>
+            </Contained>
+          )}
+          <Contained part="The cold">
+            <Suspense fallback={null}>
+              <ColdPanel batch={batch} />
+            </Suspense>
+          </Contained>
+        </Answer>
+        <Answer to="brine">
+          <NitriteGauge
+            nitrite={figures.nitrite}
+            target={state.design.nitritePpm}
+            ruleSet={state.design.ruleSet}
+            weighed={state.facts.brines.some((brine) => brine.weighed)}
+          />
+          <Box sx={looks.figures}>
+            {state.facts.brines.map((brine) => (
+              <BrineSheet
+                key={brine.id}
+                brine={brine}
+                figures={figures.brines.find((of) => of.brine.id === brine.id)}
+                design={state.design}
+                process={batch.record.process}
+                facts={state.facts}
+              />
+            ))}
+            {figures.pump.length > 0 && <PumpPanel pump={figures.pump} school={state.design.school} pieces={state.design.pieces} needles={needles} />}
+            <Readings figures={figures} facts={state.facts} />
+          </Box>
+          <Contained part="The tubs">
+            <VesselsPanel batch={batch} />
+          </Contained>
+          <Contained part="The lots">
+            <LotsPanel batch={batch} />
+          </Contained>
+        </Answer>
+        <Answer to="pieces">
+          <Contained part="The pieces">
+            <PiecesPanel batch={batch} />
+          </Contained>
+          <Contained part="The pictures">
+            <PicturesPanel batch={batch} />
+          </Contained>
+        </Answer>
+        <Answer to="papers">
+          <Box component="nav" sx={styles.paperLinks} aria-label="On paper">
+            <Typography variant="label">On paper</Typography>
+            <Button variant="text" component={Link} to={`/batches/${batch.record.id}/record`}>
+              Batch record
+            </Button>
+            <Button variant="text" component={Link} to={`/batches/${batch.record.id}/mixing-card`}>
+              Mixing card
+            </Button>
+            <Button variant="text" component={Link} to={`/batches/${batch.record.id}/labels`}>
+              Labels
+            </Button>
+            <Button variant="text" href={`/api/exchange/batches/${batch.record.id}`} download>
+              As a file
+            </Button>
+          </Box>
+        </Answer>
+        <Answer to="log">
+          <Contained part="The log">
+            <LogPanel batch={batch} />
+          </Contained>
+        </Answer>
       </Box>
     </Box>
   );
