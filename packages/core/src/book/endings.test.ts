@@ -12,9 +12,7 @@ const at = (h: number) => new Date(START + h * HOUR_MS).toISOString();
 const LATER = START + 40 * DAY_MS;
 const fresh: BatchRecord = { id: 'own', code: 'PB-3', design: usualDesign('pastrami', at(0)), process: processFor('pastrami'), entries: [] };
 const end = (record: BatchRecord, said: object): string[] =>
-  checkEntry(record, { id: 'e', kind: 'ended', by: 'Juno', at: at(300), reason: '', ...said }, LATER).map(
-    ({ field, code }) => `${field} ${code}`,
-  );
+  checkEntry(record, { id: 'e', kind: 'ended', by: 'Juno', at: at(300), reason: '', ...said }, LATER).map(({ field, code }) => `${field} ${code}`);
 const withEnd = (record: BatchRecord, said: object): BatchRecord => ({
   ...record,
   entries: [...record.entries, { id: 'e', kind: 'ended', by: 'Juno', at: at(300), recordedAt: at(300), seq: 1, reason: '', ...said }],
