@@ -8,7 +8,7 @@ import type { BatchDesign, Piece } from '../log/batchDesign.js';
 import type { StepValues } from '../log/logEntry.js';
 import { mixingSheet, OWN_LINE, type SheetBrine } from './mixingSheet.js';
 import { isParting } from '../log/pieceEvent.js';
-import { greenAt, leavesWith, type PieceFact } from './pieces.js';
+import { greenAt, hasLeft, leavesWith, type PieceFact } from './pieces.js';
 
 /** Before and after one pumping of a piece, g. */
 interface Pumping {
@@ -42,12 +42,17 @@ export interface BatchFacts {
   /** weighed in the drying, g */
   driedG: Record<string, number>;
   packedG: number | null;
+  /** codes of the pieces that lay in the brine and are none of this batch's any more: they count for the brine, and are judged elsewhere or not at all */
+  left: readonly string[];
   /** what each piece that left while it cured took along, as so much meat that was even, g: the brine is not for the others alone */
   carriedOffG: Record<string, number>;
 }
 
 /** The pieces that lie in the brine, or lay in it. */
 export const inBrine = (pieces: readonly Piece[], { greenG }: BatchFacts): Piece[] => pieces.filter(({ code }) => greenG[code] !== undefined);
+
+/** Those of them that are judged here: none that left. */
+export const judgedIn = (pieces: readonly Piece[], facts: BatchFacts): Piece[] => inBrine(pieces, facts).filter(({ code }) => !facts.left.includes(code));
 
 /** What a piece weighs by its last weight, g: dried, else pulled, else green; of a piece that was cut, its part. */
 export function lastWeightG({ driedG, pulledG, greenG, keptGreenG }: BatchFacts, { code, greenG: ownG }: Piece): number {
@@ -101,6 +106,7 @@ export function batchFacts(design: BatchDesign, records: StepRecords, repumpOpen
     greenWeighed: records.has('weigh'),
     isInBrine: records.has('meat-in'),
     brines,
+    left: design.pieces.map(({ code }) => code).filter((code) => hasLeft(happened.facts, code)),
     carriedOffG: carriedOffG(design, firstGreenG, sum(greenG), brines, happened),
     pumpings,
     repumpOpen,

@@ -5,7 +5,7 @@ import { saltPercentToSalometer } from '../brine/salometer.js';
 import { pumpPlan, type PumpPlan } from '../pump/pumpPlan.js';
 import { over, plus, scaled, weighed, type Measured } from '../units/measured.js';
 import type { BatchDesign } from '../log/batchDesign.js';
-import { inBrine, sum, type BatchFacts } from './batchFacts.js';
+import { inBrine, judgedIn, sum, type BatchFacts } from './batchFacts.js';
 import { isPumped } from './design.js';
 import { needleBrine, ownOf, type SheetBrine } from './mixingSheet.js';
 import { figureSays } from '../say/english/figures.js';
@@ -120,7 +120,7 @@ function pumpFigures(design: BatchDesign, facts: BatchFacts): PiecePump[] {
   const saltPercent = brineStrength(withOwn(pickle), design.cure).brineSaltPercent;
   const sugarG = pickle.sugarG + ownOf(pickle, 'sugarPercent') + (pickle.cureG * (design.cure.sugarPercent ?? 0)) / 100;
   const density = brineDensity({ saltPercent, sugarPercent: (sugarG / pickle.brineG) * 100, temperatureC: 4 });
-  return inBrine(design.pieces, facts).map((piece) => {
+  return judgedIn(design.pieces, facts).map((piece) => {
     const greenG = facts.greenG[piece.code] ?? piece.greenG;
     const share = pumpedShare(design, facts, school, piece.code);
     const pumpings = facts.pumpings[piece.code] ?? [];

@@ -3,7 +3,7 @@ import type { SingleStepId } from '../log/stepId.js';
 import { rulesOf } from '../cure/judgeNitrite.js';
 import { CURED_PPM } from '../cure/ruleSet.js';
 import { isByTheClock } from './design.js';
-import { inBrine } from './batchFacts.js';
+import { judgedIn } from './batchFacts.js';
 import type { BatchRecord, BatchState, PieceCure, NotCuredFor } from './batchState.js';
 import { lately } from '../units/lately.js';
 import { cureCourse, HANDBOOK_DIFFUSIVITY, type CourseState } from './cureCourse.js';
@@ -15,7 +15,7 @@ const SLOW_SHARE = 0.75;
 const reached = lately((p: ReachAtPullParams): PieceReach[] => reachAtPull(p), 256);
 
 /**
- * Every piece that lies in the brine, or lay in it, judged from what was logged: as planned before, as it was after the pull, rested until
+ * Every piece that is here and lies in the brine, or lay in it, judged from what was logged: as planned before, as it was after the pull, rested until
  * the fire. The even figure holds for nothing that is pulled before it is even.
  */
 export function curedPieces(record: BatchRecord, state: CourseState & Pick<BatchState, 'vessels'>): PieceCure[] {
@@ -23,7 +23,7 @@ export function curedPieces(record: BatchRecord, state: CourseState & Pick<Batch
   if (vessels.length === 0) return curedInOne(record, state);
   // A piece that was moved is judged by each tub that it lay in: the least that it may have got counts.
   const byVessel = vessels.flatMap((vessel) => curedInOne(record, { ...state, ...vessel }));
-  return inBrine(state.design.pieces, state.facts).flatMap(({ code }) => {
+  return judgedIn(state.design.pieces, state.facts).flatMap(({ code }) => {
     const [least] = byVessel.filter((piece) => piece.code === code).sort((a, b) => Number(a.isCured) - Number(b.isCured) || a.leastPpm - b.leastPpm);
     return least === undefined ? [] : [least];
   });
@@ -31,7 +31,7 @@ export function curedPieces(record: BatchRecord, state: CourseState & Pick<Batch
 
 function curedInOne(record: BatchRecord, state: CourseState): PieceCure[] {
   const { design, facts, figures } = state;
-  const pieces = inBrine(design.pieces, facts);
+  const pieces = judgedIn(design.pieces, facts);
   const { meatIn, fire } = hoursOf(state);
   if (design.nitritePpm <= 0 || pieces.length === 0) return pieces.map(({ code }) => ({ ...NO_CURE_AT_ALL, code, lainDays: facts.lyingH / 24 }));
   const wanted = rulesOf(design.ruleSet, design.house).curedPpm ?? CURED_PPM;

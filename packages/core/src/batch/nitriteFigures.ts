@@ -7,9 +7,9 @@ import { exactly, minus, over, plus, scaled, times, weighed, type Measured } fro
 import { atPull, coveredFigure } from './nitriteAtPull.js';
 import { HANDBOOK_RATES, USUAL_RATES } from '../section/uptake.js';
 import { isByTheClock, isPumped } from './design.js';
-import type { BatchDesign, PumpedSchool } from '../log/batchDesign.js';
+import type { BatchDesign, Piece, PumpedSchool } from '../log/batchDesign.js';
 import type { BrineId } from '../steps/brine.js';
-import { inBrine, sum, type BatchFacts } from './batchFacts.js';
+import { inBrine, judgedIn, sum, type BatchFacts } from './batchFacts.js';
 import type { SheetBrine } from './mixingSheet.js';
 import type { NitriteMethod } from '../cure/ruleSet.js';
 import { because } from '../cure/nitriteFigure.js';
@@ -44,7 +44,7 @@ function clockFigures(design: BatchDesign, facts: BatchFacts): NitriteFigures {
     pickUp.percent,
     pickUp.weighed ? figureSays('fig-pick-up-weighed', { percent: pickUp.percent }) : figureSays('fig-pick-up-taken', { percent: USUAL_PICK_UP_PERCENT }),
   );
-  const pieces = inBrine(design.pieces, facts);
+  const pieces = judgedIn(design.pieces, facts);
   const atPulls = (pieces.length > 0 ? pieces : design.pieces).map((piece) =>
     atPull(
       { ...piece, massG: facts.greenG[piece.code] ?? piece.greenG },
@@ -90,8 +90,12 @@ function pumpedFigures(design: BatchDesign, facts: BatchFacts, school: PumpedSch
   const isOne = school.kind === 'pumpSame';
   const pickle = brineDoubt(design, facts, isOne ? 'brine' : 'pickle');
   const perG = over(pickle.nitrite, pickle.brine);
-  const pieces = inBrine(design.pieces, facts).map(({ code }) => ({ code, share: pumpedShare(design, facts, school, code) }));
-  const injected = pieces.map(({ code, share }) => times(share, weighed(facts.greenG[code] ?? 0, design.meatScaleStepG)));
+  const shareOf = ({ code }: Piece) => ({ code, share: pumpedShare(design, facts, school, code) });
+  const pieces = judgedIn(design.pieces, facts).map(shareOf);
+  // The brine was for those that left, too.
+  const injected = inBrine(design.pieces, facts)
+    .map(shareOf)
+    .map(({ code, share }) => times(share, weighed(facts.greenG[code] ?? 0, design.meatScaleStepG)));
   const allInjected = plus(...injected);
   const cover = isOne ? leftOf(pickle, allInjected) : brineDoubt(design, facts, 'cover');
   const even = evenFigure(plus(times(perG, allInjected), cover.nitrite), plus(meatDoubt(design, facts), allInjected, cover.brine));
@@ -102,7 +106,7 @@ function pumpedFigures(design: BatchDesign, facts: BatchFacts, school: PumpedSch
   );
   const highest = pumped.reduce((a, b) => (b.value > a.value ? b : a));
   const lowest = pumped.reduce((a, b) => (b.value < a.value ? b : a));
-  const covered = inBrine(design.pieces, facts).map((piece, i) =>
+  const covered = judgedIn(design.pieces, facts).map((piece, i) =>
     coveredFigure(
       { ...piece, massG: facts.greenG[piece.code] ?? piece.greenG },
       facts.lyingH,

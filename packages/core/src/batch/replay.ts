@@ -17,7 +17,7 @@ import { standingEntries, type StandingEntry } from '../log/standingEntries.js';
 import type { StepValues } from '../log/logEntry.js';
 import { currentDesign } from './replan.js';
 import { planSteps } from './planSteps.js';
-import { hasLeft, pieceFacts, piecesAt, type PieceFact, type PieceNow } from './pieces.js';
+import { pieceFacts, piecesAt, type PieceFact, type PieceNow } from './pieces.js';
 import { judgedByVessel, lyings, vesselStates } from './vessels.js';
 import type { Process } from '../recipes/process.js';
 import type { StepSpec } from '../steps/step.js';
@@ -84,7 +84,7 @@ export function replay(record: BatchRecord, now: number): BatchState {
   const core = closings.get('core');
   const coreRead = handReadings({ standing, specs, pieces: here });
   const pieces = piecesAt(here, clock);
-  const cured = once(() => curedPieces(record, { design, facts, figures, vessels, ...ticket }).filter(({ code }) => !hasLeft(happened, code)));
+  const cured = once(() => curedPieces(record, { design, facts, figures, vessels, ...ticket }));
   const cooling = once(() =>
     coolingStates(coolingGatesOf(specs), pieces, coreRead, core === undefined ? null : Date.parse(core.at), (code) => {
       const isCured = cured().find((piece) => piece.code === code)?.isCured === true;

@@ -5,7 +5,7 @@ import type { Vessel } from '../log/vessel.js';
 import type { NitriteFigures } from '../cure/nitriteFigure.js';
 import { asFigure } from '../units/figure.js';
 import { exactly, over, weighed, type Measured } from '../units/measured.js';
-import { sum, type BatchFacts } from './batchFacts.js';
+import { judgedIn, sum, type BatchFacts } from './batchFacts.js';
 import { batchFigures, injectedG, type BatchFigures } from './batchFigures.js';
 import { withWater } from './design.js';
 import type { SheetBrine } from './mixingSheet.js';
@@ -60,17 +60,24 @@ export function lyings({ vessels, pieces }: BatchDesign, standing: readonly Stan
 /** Every tub and bag that pieces lie in, or lay in, with what it comes to. */
 export const vesselStates = (ways: readonly Lying[], design: BatchDesign, facts: BatchFacts): VesselState[] =>
   ways.flatMap((way) => {
-    const held = way.vessels.map((vessel, i) => ({ vessel, n: i + 1 })).filter(({ vessel }) => greenIn(vessel, facts) > 0);
+    // What left on the way had its part of the brine, and leaves it empty behind.
+    const held = way.vessels.map((vessel, i) => ({ vessel, n: i + 1 })).filter(({ vessel }) => layIn(vessel, facts) > 0);
     const shares = sharesOf(
       held.map(({ vessel }) => vessel),
       way.isLogged,
       design,
       facts,
     );
-    return held.map(({ vessel, n }, i) => vesselState(vessel, n, shares[i] ?? exactly(0), way.untilMs, design, facts));
+    return held.flatMap(({ vessel, n }, i) =>
+      judgedIn(design.pieces, facts).some(({ code }) => vessel.pieces.includes(code))
+        ? [vesselState(vessel, n, shares[i] ?? exactly(0), way.untilMs, design, facts)]
+        : [],
+    );
   });
 
-const greenIn = ({ pieces }: Vessel, { greenG }: BatchFacts): number => pieces.reduce((g, code) => g + (greenG[code] ?? 0), 0);
+/** The meat for which a vessel's part was poured, g green: also what left it since. */
+const layIn = ({ pieces }: Vessel, { greenG, firstGreenG, carriedOffG }: BatchFacts): number =>
+  pieces.reduce((g, code) => g + (greenG[code] ?? (carriedOffG[code] === undefined ? 0 : (firstGreenG[code] ?? 0))), 0);
 
 /** What lies around the meat when the needle has had its part, g. */
 function aroundG(design: BatchDesign, facts: BatchFacts): number {
@@ -88,7 +95,7 @@ function sharesOf(vessels: readonly Vessel[], isLogged: boolean, design: BatchDe
   const rest = allG > 0 ? Math.max(0, 1 - weighedG / allG) : 0;
   const unweighed = vessels.filter(({ brineG }) => brineG === undefined);
   const byParts = unweighed.some(({ part }) => part !== undefined);
-  const partOf = (vessel: Vessel) => (byParts ? (vessel.part ?? 1) : greenIn(vessel, facts));
+  const partOf = (vessel: Vessel) => (byParts ? (vessel.part ?? 1) : layIn(vessel, facts));
   const parts = unweighed.reduce((all, vessel) => all + partOf(vessel), 0);
   return vessels.map((vessel): Measured => {
     if (vessel.brineG !== undefined) return allG > 0 ? over(weighed(vessel.brineG, design.meatScaleStepG), exactly(allG)) : exactly(0);

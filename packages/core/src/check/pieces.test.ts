@@ -252,6 +252,26 @@ describe('whole pieces that go their own way', () => {
     expect(later.state(230).figures.nitrite.applies.value / whole).toBeCloseTo(share, 6);
   });
 
+  test('pumped too much, one is over the limit: what went its own way is judged by its own needle', () => {
+    const needle = { kind: 'pumpAndCover', waterG: 3000, pumpPercent: 10, repumpPercent: 0, pickleSaltPercent: 12, syringeML: 60, spacingMm: 25 } as const;
+    const hands = new Hands({ school: needle }).done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0);
+    for (const brine of hands.state(0).facts.brines) {
+      const { waterG, saltG, sugarG, cureG } = brine;
+      hands.done(
+        brine.id === 'pickle' ? 'mix-pickle' : 'mix-cover',
+        { waterG, saltG: Math.round(saltG), sugarG: Math.round(sugarG), cureG: Number(cureG.toFixed(1)) },
+        1,
+      );
+    }
+    hands.write({ kind: 'done', stepId: 'pump', values: { pickleC: 3, 'pumpedG:A': 5200, 'pumpedG:B': 2200 }, reason: 'The needle ran away with A' }, 3);
+    expect(hands.state(4).findings.map(({ code }) => code)).toContain('nitrite-over');
+    hands.piece(parted, 4);
+    const other = replay(childOf(hands), START + 5 * HOUR_MS);
+    expect(other.figures.pump.map(({ code }) => code)).toEqual(['B']);
+    expect(other.findings.map(({ code }) => code)).not.toContain('nitrite-over');
+    expect(hands.state(5).findings.map(({ code }) => code)).toContain('nitrite-over');
+  });
+
   test('before the brine each has one of its own, for its own weight', () => {
     const hands = new Hands().done('weigh', { 'greenG:A': 4000, 'greenG:B': 2000 }, 0).piece(parted, 0.3);
     expect(hands.state(1).facts.greenG).toEqual({ A: 4000 });

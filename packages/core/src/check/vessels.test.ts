@@ -96,3 +96,31 @@ test('taken back, all lie in one again', () => {
   expect(hands.faults(6, { kind: 'withdrawn', replaces: id, reason: 'Wrong batch' })).toEqual([]);
   expect(hands.log(6, { kind: 'withdrawn', replaces: id, reason: 'Wrong batch' }).state(6).vessels).toEqual([]);
 });
+
+describe('a piece that leaves its tub', () => {
+  const CHILD = '3b241101-e2bb-4255-8caf-4136c566a962';
+  const apart = [tub(['A'], { part: 1 }), tub(['B'], { part: 1 })];
+  const parted = { kind: 'pieces', event: { act: 'parted', pieces: ['B'], to: CHILD } };
+
+  test.each(['parted', 'dropped'])('%s: its part of the brine stays behind with it, and the other tub is what it was', (act) => {
+    const hands = new Hands().mixed().log(4.1, lies(apart));
+    const before = hands.state(60).vessels[0]?.figures.nitrite.applies.value ?? 0;
+    hands.log(61, act === 'parted' ? parted : { kind: 'pieces', event: { act, piece: 'B' }, reason: 'Smelt off, thrown away' });
+    const { vessels, figures, cured } = hands.state(62);
+    expect(vessels.map(({ n, vessel }) => [n, vessel.pieces.join()])).toEqual([[1, 'A']]);
+    expect(vessels[0]?.share.value).toBeCloseTo(0.5, 9);
+    expect(figures.nitrite.applies.value).toBeCloseTo(before, 6);
+    expect(cured.map(({ code }) => code)).toEqual(['A']);
+  });
+
+  test('what went is judged by its own tub, not by the one that it never lay in', () => {
+    const hands = new Hands().mixed().log(4.1, lies([tub(['A'], { part: 3 }), tub(['B'], { part: 1 })]));
+    const [heavy, light] = hands.state(60).vessels.map(({ figures }) => figures.nitrite.applies.value);
+    hands.log(61, parted);
+    const origin = { batchId: 'own', code: 'CB-9', sharedEntries: hands.record.entries.length, line: ['own'] };
+    const other = replay({ ...hands.record, id: CHILD, origin }, START + 62 * HOUR_MS);
+    expect(other.vessels.map(({ vessel }) => vessel.pieces.join())).toEqual(['B']);
+    expect(other.figures.nitrite.applies.value).toBeCloseTo(light ?? 0, 6);
+    expect(heavy).not.toBeCloseTo(light ?? 0, 0);
+  });
+});
