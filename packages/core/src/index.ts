@@ -113,7 +113,7 @@ export { checkEntry } from './check/checkEntry.js';
 export { attempt } from './check/entryDraft.js';
 export type { PitAlarm } from './pit/chamberAlarms.js';
 export { chillWatch, type ChillPiece, type ChillWatch } from './pit/chillWatch.js';
-export { sameFire } from './pit/sameFire.js';
+export { isOverFire, sameFire } from './pit/sameFire.js';
 export { coldPlaces, coldLying, type ColdLying } from './pit/coldPlaces.js';
 export { COLD_MOST_C } from './pit/coldWatch.js';
 export { readAt } from './pit/countedCore.js';

@@ -1,10 +1,10 @@
-import { isOfTheFire, sameFire, type PitEvent } from '@bunkhouse/core';
+import { isOfTheFire, isOverFire, sameFire, type PitEvent } from '@bunkhouse/core';
 import { useLiveBatches, type Batch } from '../../data/batches';
 import { useHousePlan } from '../../data/housePlan';
+import { houseTime } from '../../data/serverClock';
 import { usePreferences } from '../../reader/preferences';
 import { pitEventTitle } from '../../reader/words/eventTitle';
 import { useWrite } from '../useWrite';
-import { isOnFire } from './usePitWatch';
 
 /**
  * Logs what happens at the pit, with one tap; it can be taken back as fast. What is done to the fire is logged for every batch that stands
@@ -20,14 +20,17 @@ export function useTend(batch: Batch): {
   const plan = useHousePlan();
   const preferences = usePreferences();
   const beside = () =>
-    batches.filter((other) => other.record.id !== batch.record.id && isOnFire(other) && sameFire(batch.state, other.state, plan?.resources ?? []));
+    batches.filter(
+      ({ record, state }) =>
+        record.id !== batch.record.id && isOverFire(state, record.process, houseTime()) && sameFire(batch.state, state, plan?.resources ?? []),
+    );
   return {
     ...rest,
     tend: (event, reason, readWith) =>
       write(
         { kind: 'pit', event, ...(reason === undefined ? {} : { reason }), ...(readWith === undefined ? {} : { readWith }) },
         pitEventTitle(event, preferences),
-        isOfTheFire(event.act) && isOnFire(batch) ? beside() : [],
+        isOfTheFire(event.act) ? beside() : [],
       ),
   };
 }
