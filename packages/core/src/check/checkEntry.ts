@@ -1,22 +1,15 @@
-import { daysOf } from '../log/school.js';
-import { HOUR_MS, DAY_MS, MINUTE_MS } from '../clock/spans.js';
+import { MINUTE_MS } from '../clock/spans.js';
 import type { PlannedStepId } from '../log/stepId.js';
 import { bathOf, bathSetC, isDoneByBath, isReadByBath } from '../batch/bathEvidence.js';
 import { nameSaid } from '../say/english/names.js';
 import { checkSays } from '../say/english/check.js';
-import { asWritten } from '../say/asWritten.js';
-import type { Message } from '../say/message.js';
 import { mayBeLeftOut } from '../steps/mayBeLeftOut.js';
 import { titleOf } from '../steps/titleOf.js';
-import { numberFault, type NumberRule } from '../units/require.js';
 import { doseFindings } from '../batch/doseFindings.js';
-import { isByTheClock } from '../batch/design.js';
 import type { Piece } from '../log/batchDesign.js';
-import { brineOf } from '../steps/mixSteps.js';
-import type { CoolingState } from '../batch/coreEvidence.js';
 import { attempt, hasReason, REASON_LENGTH, reasonFault, withDraft, withoutAct } from './entryDraft.js';
 import { faultAt, type EntryDraft, type EntryFault } from '../log/entryFault.js';
-import { closesStep, failedGates, inputNames, isReadOfEach, readSoFar, pieceRead } from '../steps/gates.js';
+import { readSoFar, pieceRead } from '../steps/gates.js';
 import { ENDINGS, isEaten } from '../log/ending.js';
 import type { StepValues } from '../log/logEntry.js';
 import { isParting } from '../log/pieceEvent.js';
@@ -27,13 +20,14 @@ import { piecesAt } from '../batch/pieces.js';
 import { pitEventFaults } from './pitEventFaults.js';
 import { replanFaults, withdrawnPlanFaults } from './replanFaults.js';
 import { slowSmokeFault } from '../batch/slowSmoke.js';
-import { readOf, situationOf, temperatureFaults } from './temperatureFaults.js';
 import { vesselFaults } from './vesselFaults.js';
 import { weightFaults } from './weightFaults.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, StepState } from '../batch/batchState.js';
-import type { Gate, StepInput, StepSpec } from '../steps/step.js';
-import { wordsOfStep } from '../batch/wordsOfStep.js';
+import type { StepSpec } from '../steps/step.js';
+import { doseFaults } from './doseFaults.js';
+import { gateFaults, undecidedFaults } from './gateFaults.js';
+import { valueFaults } from './valueFaults.js';
 
 type DoneDraft = Extract<EntryDraft, { kind: 'done' }>;
 
@@ -203,168 +197,12 @@ function orderFaults(step: StepState, state: BatchState, at: number): EntryFault
   return later?.closing == null ? [] : [faultAt('at', checkSays('after-what-needs-it', { step: titleOf(later.spec), at: Date.parse(later.closing.at) }))];
 }
 
-function valueFaults(
-  spec: StepSpec,
-  state: BatchState,
-  record: BatchRecord,
-  pieces: readonly Piece[],
-  { values, reason }: { values: StepValues; reason?: string },
-): EntryFault[] {
-  const known = new Map(spec.inputs.flatMap((input) => inputNames(input, pieces).map((name): [string, StepInput] => [name, input])));
-  const strange = Object.keys(values)
-    .filter((name) => !known.has(name))
-    .map((name) => faultAt(`values.${name}`, checkSays('not-asked')));
-  const wrong = [...known].flatMap(([name, input]): EntryFault[] => {
-    const value = Object.hasOwn(values, name) ? values[name] : undefined;
-    const label =
-      name.includes(':') && pieces.length > 1
-        ? checkSays('of-piece', { input: nameSaid(input.label), piece: name.split(':')[1] ?? '' })
-        : nameSaid(input.label);
-    const fault = inputFault(input, label, value, isReadOfEach(input, pieces), mayBeUnread(spec, input) ? hasReason(reason) : null);
-    if (fault !== null) return [faultAt(`values.${name}`, fault)];
-    if (input.kind !== 'temperature' || typeof value !== 'number') return [];
-    const of = readOf(spec, input);
-    return temperatureFaults(`values.${name}`, label, value, of, situationOf(spec, of, state, record.process), hasReason(reason));
-  });
-  const each = spec.inputs.filter((input) => isReadOfEach(input, pieces) && input.optional !== true);
-  const isUnread = each.length > 0 && each.every((input) => inputNames(input, pieces).every((name) => values[name] === undefined));
-  return [...strange, ...wrong, ...(isUnread && wrong.length === 0 && !hasReason(reason) ? [faultAt('entry', checkSays('none-read'))] : [])];
-}
-
-const HEAVIEST_G = 100_000;
-const DEEPEST_MM = 300;
-
-/** Whether the truth may be that nobody read it. What the dose is worked out from is weighed. */
-const mayBeUnread = (spec: StepSpec, input: StepInput): boolean => input.kind !== 'mass' || spec.id === 'pull' || spec.id === 'pack';
-
-/** @param why whether it is written why nobody read it; null where it must be known */
-function inputFault(input: StepInput, label: Message, value: number | string | undefined, isOneOfMany: boolean, why: boolean | null): Message | null {
-  if (value === undefined) {
-    if (input.optional || isOneOfMany || why === true) return null;
-    return checkSays(why === null ? 'input-missing' : 'input-unread', { input: label });
-  }
-  if (input.kind === 'choice') return input.options.some((option) => option.value === value) ? null : checkSays('choose-one', { input: label });
-  if (typeof value !== 'number' || !Number.isFinite(value)) return checkSays('input-no-number', { input: label });
-  if (input.kind === 'depth') return numberFault(value, { min: 0, max: DEEPEST_MM, unit: 'mm' }, label);
-  const rule: NumberRule =
-    input.kind === 'temperature'
-      ? { min: -273.15, max: 1000, unit: '°C' }
-      : input.allowZero
-        ? { min: 0, max: HEAVIEST_G, unit: 'g' }
-        : { above: 0, max: HEAVIEST_G, unit: 'g' };
-  const fault = numberFault(value, rule, label);
-  return fault !== null && input.kind === 'mass' && value > HEAVIEST_G ? checkSays('grams-for-kilograms', { fault }) : fault;
-}
-
-function gateFaults(record: BatchRecord, state: BatchState, step: StepState, draft: DoneDraft, at: number): EntryFault[] {
-  const { values, reason } = draft;
-  const written = hasReason(reason);
-  const pieces = piecesAt(state, at);
-  const read = readSoFar(step.spec, step.read, values);
-  const failed = failedGates(step.spec, read, pieces);
-  const words = wordsOfStep(step.spec, record.process);
-  const saidOf = (gate: Gate) => words.gates[step.spec.gates.indexOf(gate)] ?? asWritten(gate.say);
-  const stop = failed.find((gate) => gate.onFail === 'stop');
-  if (stop !== undefined) return [faultAt(`values.${stop.inputs[0] ?? ''}`, saidOf(stop))];
-  if (written) return [];
-  const faults = failed.filter((gate) => gate.onFail === 'reason').map((gate) => faultAt('reason', saidOf(gate)));
-  const early = step.spec.notBeforeCureShare;
-  const from = early === undefined ? null : state.step(early.step)?.closing;
-  if (early !== undefined && from) {
-    const shortestMs = daysOf(record.process.cureDays, state.design.school.kind).shortest * early.share * DAY_MS;
-    // Fewer days that were decided at the start were warned of then; a plan that was shortened on the way does not excuse a pull.
-    const isEarly = at < Date.parse(from.at) + Math.min(shortestMs, record.design.cureDays * DAY_MS) - HOUR_MS;
-    const short = reachFaults(record, draft, at);
-    faults.push(...(short.length === 0 && isEarly ? [faultAt('reason', words.early ?? asWritten(early.say))] : short));
-  }
-  if (step.spec.cooling !== undefined && closesStep(step.spec, read, 'as if', pieces)) faults.push(...coolingFaults(record, step, draft, at));
-  if (step.spec.id === 'pack') faults.push(...undecidedFaults(state));
-  return faults;
-}
-
-/** A gate that was not met, or that may well not have been: what was decided is to be written. */
-function coolingFaults(record: BatchRecord, { spec }: StepState, draft: EntryDraft, at: number): EntryFault[] {
-  const own = replay(withDraft(record, draft), at).cooling.filter(({ stepId }) => stepId === spec.id);
-  if (own.some(({ state }) => state === 'fail')) return [faultAt('reason', wordsOfStep(spec, record.process).missed ?? asWritten(''))];
-  // At the most: to its end, or, where the thermometer's doubt leaves that open, to now.
-  const mostOf = ({ state, mostH, startedAt }: CoolingState): number | null =>
-    state === 'notShown' ? mostH : state === 'running' && startedAt !== null ? (at - startedAt) / HOUR_MS : null;
-  const doubtful = own.find((gate) => (mostOf(gate) ?? 0) > gate.limitH);
-  if (doubtful === undefined) return [];
-  const { piece, limitH } = doubtful;
-  const shown = { gate: titleOf(spec), mostH: mostOf(doubtful) ?? 0, limitH };
-  return [faultAt('reason', own.length > 1 ? checkSays('gate-not-shown-of', { ...shown, piece }) : checkSays('gate-not-shown', shown))];
-}
-
-/** Whatever a recipe or a rule of thumb says: meat that is pulled before the cure is in its middle asks for a decision. */
-function reachFaults(record: BatchRecord, draft: DoneDraft, at: number): EntryFault[] {
-  const tried = attempt(() => replay(withDraft(record, draft), at).findings);
-  const short = 'value' in tried ? tried.value.find(({ code }) => code === 'not-cured') : undefined;
-  return short === undefined ? [] : [faultAt('reason', checkSays('pulled-too-soon', { why: short }))];
-}
-
-/** Gates that were not met and of which nobody wrote what was decided: a correction does not decide. */
-function undecidedFaults({ cooling, standing, step }: BatchState): EntryFault[] {
-  const open = cooling.filter(({ state, stepId, piece }) => {
-    if (state !== 'fail') return false;
-    const closing = step(stepId)?.closing;
-    const isWritten = closing?.kind === 'done' && closing.corrections.length === 0 && hasReason(closing.reason);
-    const key = `:${piece}`;
-    return (
-      !isWritten &&
-      !standing.some(
-        (entry) => entry.kind === 'pit' && entry.event.act === 'decided' && entry.event.alarm.startsWith('gate-') && entry.event.alarm.endsWith(key),
-      )
-    );
-  });
-  const [first] = open;
-  if (first === undefined) return [];
-  return [faultAt('reason', checkSays('gate-undecided', { piece: first.piece }))];
-}
-
 /** Meat that is not cured does not go into a slow smoke. */
 function smokeFaults(record: BatchRecord, state: BatchState, spec: StepSpec): EntryFault[] {
   if (spec.id !== 'light' && spec.id !== 'meat-on') return [];
   const isCured = state.cured.length === 0 || state.cured.every((piece) => piece.isCured);
   const fault = slowSmokeFault(state.design.program ?? record.process.program ?? [], isCured, state.pieces);
   return fault === null ? [] : [faultAt('entry', checkSays('program-first', { why: fault }))];
-}
-
-/** A brine over the limit is not for meat: it cannot be logged as mixed, and no step is logged while the figure is over, packing least of all. */
-function doseFaults(record: BatchRecord, state: BatchState, spec: StepSpec, draft: DoneDraft): EntryFault[] {
-  const mixes = brineOf(spec.id) !== null;
-  const pumps = spec.id === 'pump' || spec.id === 'repump';
-  const after = mixes || pumps ? replay(withDraft(record, draft), Date.parse(draft.at)) : state;
-  const over = doseFindings(after).find((finding) => finding.code === 'nitrite-over');
-  if (over === undefined) return mixes && !hasReason(draft.reason) ? mixFaults(record, state, after, draft) : [];
-  if (mixes) return [faultAt('values.cureG', checkSays('pour-away', { why: over }))];
-  // What lies too long must come out, whatever becomes of it.
-  if (spec.id === 'pull' && isByTheClock(state.design.school)) return [];
-  if (pumps) return hasReason(draft.reason) ? [] : [faultAt('reason', checkSays('write-what-was-done', { why: over }))];
-  return [faultAt('entry', over)];
-}
-
-const MIX_LINES = { waterG: 'line-water', saltG: 'line-salt', sugarG: 'line-sugar', cureG: 'line-cure' } as const;
-
-/** A line further from the sheet than this, in share and in grams, is asked about. */
-const OFF_SHEET = { share: 0.2, g: 10 };
-
-/** A brine that is far from its sheet, or would leave the meat unprotected, asks for a reason. */
-function mixFaults(record: BatchRecord, before: BatchState, after: BatchState, draft: DoneDraft): EntryFault[] {
-  const planned = before.facts.brines.find((brine) => brine.id === brineOf(draft.stepId));
-  if (planned === undefined) return [];
-  const lines = Object.entries(MIX_LINES) as [keyof typeof MIX_LINES, (typeof MIX_LINES)[keyof typeof MIX_LINES]][];
-  const off = lines.flatMap(([name, word]) => {
-    if (draft.values[name] === undefined) return [];
-    const weighed = Number(draft.values[name]);
-    const most = name === 'cureG' ? after.design.cureScaleStepG : Math.max(OFF_SHEET.g, after.design.meatScaleStepG);
-    if (Math.abs(weighed - planned[name]) <= Math.max(most, planned[name] * OFF_SHEET.share)) return [];
-    return [faultAt('reason', checkSays('off-the-sheet', { line: checkSays(word), weighedG: weighed, plannedG: planned[name] }))];
-  });
-  if (off.length > 0) return off;
-  const under = doseFindings(after).find((finding) => finding.code === 'nitrite-under' || finding.code === 'pump-under');
-  const wasUnder = doseFindings(before).some((finding) => finding.code === under?.code);
-  return under === undefined || wasUnder ? [] : [faultAt('reason', checkSays('add-what-is-missing', { why: under }))];
 }
 
 function correctionFaults(record: BatchRecord, state: BatchState, draft: Extract<EntryDraft, { kind: 'correction' }>, at: number, now: number): EntryFault[] {
