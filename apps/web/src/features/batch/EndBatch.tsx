@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { isEaten, type Ending } from '@bunkhouse/core';
 import { useState } from 'react';
@@ -8,11 +7,11 @@ import { useEntryForm } from '../../acts/useEntryForm';
 import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import type { Batch } from '../../data/batches';
 import { FormChoice, FormFault, FormWords } from '../../kit/form/fields';
+import { SaveOrLeave } from '../../kit/form/SaveOrLeave';
 import { SavingForm } from '../../kit/form/SavingForm';
 import { Only } from '../../kit/Only';
 import { ReasonChips } from '../../kit/ReasonChips';
 import { ENDING_WORDS } from '../../reader/words/endingWords';
-import { acts } from '../../theme/surfaces';
 
 interface End extends WhenSaid {
   how: Ending;
@@ -45,20 +44,7 @@ function EndForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     onDone,
   });
   return (
-    <SavingForm
-      of={of}
-      label="How it ends"
-      acts={
-        <Box sx={acts}>
-          <Button type="submit" aria-disabled={of.busy}>
-            {of.busy ? 'Logging...' : 'Log the end'}
-          </Button>
-          <Button variant="quiet" onClick={onDone}>
-            Leave it
-          </Button>
-        </Box>
-      }
-    >
+    <SavingForm of={of} label="How it ends" acts={<SaveOrLeave busy={of.busy} word="Log the end" onLeave={onDone} />}>
       <FormChoice<End, Ending> name="how" label="How it ends" options={ENDING_WORDS} />
       <Why />
       <FormFault<End> name="entry" />

@@ -1,8 +1,8 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { RecipeOptions } from '../../acts/RecipeOptions';
 import { useEntryForm } from '../../acts/useEntryForm';
 import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import { WhichPieces } from '../../acts/WhichPieces';
@@ -10,12 +10,12 @@ import type { Batch } from '../../data/batches';
 import { newId } from '../../data/newId';
 import { latest, useRecipes } from '../../data/recipes';
 import { FormPick, FormWords } from '../../kit/form/fields';
+import { SaveOrLeave } from '../../kit/form/SaveOrLeave';
 import { SavingForm } from '../../kit/form/SavingForm';
 import { Only } from '../../kit/Only';
 import { usePreferences } from '../../reader/preferences';
 import { pieceEventTitle } from '../../reader/words/pieceWords';
 import { looks } from '../../theme/looks';
-import { acts } from '../../theme/surfaces';
 
 /** Opens from a word: a step is for some of the pieces only, which from then on are a batch of their own. */
 export function GoApart({ batch }: { batch: Batch }) {
@@ -67,16 +67,7 @@ function ApartForm({ batch, onLeave }: { batch: Batch; onLeave: () => void }) {
       of={of}
       label="Only some of the pieces"
       sx={looks.besideForm}
-      acts={
-        <Box sx={acts}>
-          <Button type="submit" aria-disabled={of.busy}>
-            {of.busy ? 'Logging...' : 'They go their own way'}
-          </Button>
-          <Button variant="quiet" onClick={onLeave}>
-            Leave it
-          </Button>
-        </Box>
-      }
+      acts={<SaveOrLeave busy={of.busy} word="They go their own way" onLeave={onLeave} />}
     >
       <h3>Only some of the pieces</h3>
       <Typography variant="note">
@@ -85,13 +76,7 @@ function ApartForm({ batch, onLeave }: { batch: Batch; onLeave: () => void }) {
       <WhichPieces codes={batch.state.pieces.map(({ code }) => code)} legend="These go on alone" />
       <FormPick<Apart> name="recipe" label="They are made by">
         <option value="">the same recipe</option>
-        {recipes
-          .filter(({ putAway }) => !putAway)
-          .map((one) => (
-            <option key={one.id} value={one.id}>
-              {latest(one).recipe.name}
-            </option>
-          ))}
+        <RecipeOptions />
       </FormPick>
       <FormWords<Apart> name="reason" label="Why, or what was seen" maxLength={400} />
       <WhenItWas />

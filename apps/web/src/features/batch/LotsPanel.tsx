@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { acts, padded } from '../../theme/surfaces';
+import { padded } from '../../theme/surfaces';
 import Button from '@mui/material/Button';
 import type { LotResponse } from '@bunkhouse/api';
 import { borneLots, LOT_KINDS, materialsCost, spicesOf, sum, type LotKind } from '@bunkhouse/core';
@@ -9,6 +9,7 @@ import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { Panel } from '../../kit/Panel';
 import { FormNumber, FormPick, FormWords } from '../../kit/form/fields';
+import { SaveOrLeave } from '../../kit/form/SaveOrLeave';
 import { SavingForm } from '../../kit/form/SavingForm';
 import type { Batch } from '../../data/batches';
 import { lookAtLots, useLots } from '../../data/lots';
@@ -140,20 +141,7 @@ function Take({ batch, lots, onDone }: { batch: Batch; lots: readonly LotRespons
       </Box>
     );
   return (
-    <SavingForm
-      of={of}
-      sx={padded}
-      acts={
-        <Box sx={acts}>
-          <Button type="submit" disabled={of.busy}>
-            {of.busy ? 'Logging...' : 'Log the lot'}
-          </Button>
-          <Button variant="quiet" onClick={onDone}>
-            Leave it
-          </Button>
-        </Box>
-      }
-    >
+    <SavingForm of={of} sx={padded} acts={<SaveOrLeave busy={of.busy} word="Log the lot" onLeave={onDone} />}>
       <Box sx={looks.trio}>
         <FormPick<Drawn> name="of" label="What" onPicked={beginAgain}>
           {offered.map((one) => (

@@ -21,10 +21,11 @@ import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import { WhichPieces } from '../../acts/WhichPieces';
 import type { Batch } from '../../data/batches';
 import { FormNumber, FormPick, FormWords } from '../../kit/form/fields';
+import { SaveOrLeave } from '../../kit/form/SaveOrLeave';
 import { SavingForm } from '../../kit/form/SavingForm';
 import { Only } from '../../kit/Only';
 import { useSay } from '../../reader/reader';
-import { acts, paired } from '../../theme/surfaces';
+import { paired } from '../../theme/surfaces';
 import { looks } from '../../theme/looks';
 
 const styles = {
@@ -89,21 +90,7 @@ function ActForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     onDone,
   });
   return (
-    <SavingForm
-      of={of}
-      label="Something else was done"
-      sx={looks.besideForm}
-      acts={
-        <Box sx={acts}>
-          <Button type="submit" aria-disabled={of.busy}>
-            {of.busy ? 'Logging...' : 'Log what was done'}
-          </Button>
-          <Button variant="quiet" onClick={onDone}>
-            Leave it
-          </Button>
-        </Box>
-      }
-    >
+    <SavingForm of={of} label="Something else was done" sx={looks.besideForm} acts={<SaveOrLeave busy={of.busy} word="Log what was done" onLeave={onDone} />}>
       <h3>Something else was done</h3>
       <WhichAct here={station ?? 'pack'} />
       {pieces.length > 1 && <WhichPieces codes={pieces.map(({ code }) => code)} legend="Pieces, none ticked for all" />}

@@ -1,16 +1,18 @@
 import Box from '@mui/material/Box';
-import { acts, paired } from '../../theme/surfaces';
+import { paired } from '../../theme/surfaces';
 import Button from '@mui/material/Button';
 import { isParting, SHAPING_ACTS, thicknessMm, type PieceEvent, type PieceNow, type ShapingAct } from '@bunkhouse/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../../kit/Panel';
 import { FormChoice, FormNumber, FormPick, FormWords } from '../../kit/form/fields';
+import { SaveOrLeave } from '../../kit/form/SaveOrLeave';
 import { SavingForm } from '../../kit/form/SavingForm';
 import { useFamily, type Batch } from '../../data/batches';
 import { latest, useRecipes } from '../../data/recipes';
 import { usePreferences } from '../../reader/preferences';
 import { inWords } from '../../reader/quantities';
+import { RecipeOptions } from '../../acts/RecipeOptions';
 import { useEntryForm } from '../../acts/useEntryForm';
 import { Lineage } from './Lineage';
 import { pieceEventTitle, SHAPING_WORDS } from '../../reader/words/pieceWords';
@@ -165,20 +167,7 @@ function Form({ batch, doing, onDone }: { batch: Batch; doing: Doing; onDone: ()
     onDone,
   });
   return (
-    <SavingForm
-      of={of}
-      sx={styles.pieceForm}
-      acts={
-        <Box sx={acts}>
-          <Button type="submit" disabled={of.busy}>
-            {of.busy ? 'Logging...' : BUTTONS[act]}
-          </Button>
-          <Button variant="quiet" onClick={onDone}>
-            Leave it
-          </Button>
-        </Box>
-      }
-    >
+    <SavingForm of={of} sx={styles.pieceForm} acts={<SaveOrLeave busy={of.busy} word={BUTTONS[act]} onLeave={onDone} />}>
       {act === 'shape' && (
         <>
           <FormChoice<Handled, ShapingAct>
@@ -204,13 +193,7 @@ function Form({ batch, doing, onDone }: { batch: Batch; doing: Doing; onDone: ()
             hint="It becomes a batch of its own, with its own tag and log. What was logged so far stands in both."
           >
             <option value="">the same recipe</option>
-            {recipes
-              .filter(({ putAway }) => !putAway)
-              .map((one) => (
-                <option key={one.id} value={one.id}>
-                  {latest(one).recipe.name}
-                </option>
-              ))}
+            <RecipeOptions />
           </FormPick>
         </>
       )}

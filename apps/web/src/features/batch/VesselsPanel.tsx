@@ -10,11 +10,12 @@ import type { Batch } from '../../data/batches';
 import { Only } from '../../kit/Only';
 import { Panel } from '../../kit/Panel';
 import { FormChoice, FormFault, FormNumber, FormPick, FormWords } from '../../kit/form/fields';
+import { SaveOrLeave } from '../../kit/form/SaveOrLeave';
 import { SavingForm } from '../../kit/form/SavingForm';
 import { VesselsTable } from '../../kit/VesselsTable';
 import { useSay } from '../../reader/reader';
 import { VESSEL_NAMES, vesselName } from '../../reader/words/vesselWords';
-import { acts, padded, paired } from '../../theme/surfaces';
+import { padded, paired } from '../../theme/surfaces';
 
 /** What lies in which tub or bag, what each comes to, and where to say that it is otherwise. Only where there are several pieces. */
 export function VesselsPanel({ batch }: { batch: Batch }) {
@@ -96,20 +97,7 @@ function LyingForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     onDone,
   });
   return (
-    <SavingForm
-      of={of}
-      label="What lies where"
-      acts={
-        <Box sx={acts}>
-          <Button type="submit" aria-disabled={of.busy}>
-            {of.busy ? 'Logging...' : 'Log what lies where'}
-          </Button>
-          <Button variant="quiet" onClick={onDone}>
-            Leave it
-          </Button>
-        </Box>
-      }
-    >
+    <SavingForm of={of} label="What lies where" acts={<SaveOrLeave busy={of.busy} word="Log what lies where" onLeave={onDone} />}>
       <FormChoice<Lying, VesselKind> name="kind" label="They lie in" options={{ tub: 'Tubs', bag: 'Bags' }} />
       <Where codes={codes} />
       <FormChoice<Lying, Lying['shared']>
