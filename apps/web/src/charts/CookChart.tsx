@@ -22,6 +22,7 @@ const styles = {
   targetLine: { stroke: t.ink, strokeWidth: 1.4, strokeDasharray: '2 3' },
   chamber: { stroke: t.station.smoke.main, strokeWidth: 2.4 },
   checkMark: { '& polygon': { fill: t.panel, stroke: t.ink, strokeWidth: 2 } },
+  handMark: { fill: t.panel, stroke: t.station.smoke.main, strokeWidth: 2.4 },
   chamberWord: { fill: t.station.smoke.ink, fontWeight: 600, paintOrder: 'stroke', stroke: t.panel, strokeWidth: '4px' },
   nowPost: { '& rect': { fill: t.ink }, '& text': { font: signed(14.5, 'normal', 600), fill: t.panel } },
   planned: { stroke: t.station.cook.ink, strokeWidth: 1.4, strokeDasharray: '6 4' },
@@ -48,6 +49,8 @@ export interface CookChartProps {
   onAt: number;
   nowS: number;
   chamber: readonly TimedReading[];
+  /** the chamber as hands read it, one point each */
+  chamberByHand: readonly TimedReading[];
   /** what the chamber is set to, from each time on; the last one until the end */
   settings: readonly { fromS: number; C: number }[];
   cores: readonly ShownCore[];
@@ -80,13 +83,13 @@ const LANES: readonly { act: TendingAct; word: string; glyph: GlyphName }[] = [
 ];
 
 /** Chamber and cores against the program, the forecast with its range, the come-up clock and the lethality sum, on one clock. */
-export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended, due, isOver }: CookChartProps) {
+export function CookChart({ onAt, nowS, chamber, chamberByHand, settings, cores, comeUp, tended, due, isOver }: CookChartProps) {
   const preferences = usePreferences();
   const hatch = useId();
   const lanes = LANES.filter(({ act }) => tended.some((done) => done.act === act) || due.some((job) => job.act === act));
   const height = TOP + PLOT + COME_UP + LETHALITY_HEIGHT + AXIS + lanes.length * LANE + 6;
   const endS = lastShown({ nowS, cores, comeUp, isOver });
-  const hottest = Math.max(70, ...settings.map(({ C }) => C), ...chamber.map(({ C }) => C)) + 8;
+  const hottest = Math.max(70, ...settings.map(({ C }) => C), ...[...chamber, ...chamberByHand].map(({ C }) => C)) + 8;
   const coldest = Math.min(0, ...cores.flatMap(({ read }) => read.map(({ C }) => C)));
   const y = scaleLinear([coldest, hottest], [TOP + PLOT, TOP]);
   const lethalTop = TOP + PLOT + COME_UP;
@@ -95,6 +98,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
   const floor = lethalFloor + AXIS;
   const temperature = (C: number) => inWords(C, 'temperature', preferences, 1);
   const chamberLast = chamber.at(-1);
+  const chamberKnown = chamberLast ?? chamberByHand.at(-1);
   const targets = [...new Set(cores.map(({ targetC }) => targetC))];
   return (
     <ChartFrame
@@ -107,7 +111,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
       curves={readCurves()}
       sayAt={(s) => clockTime(onAt + s * 1000)}
       step={STEP_S}
-      at={Math.max(0, ...[chamber, ...cores.map(({ counted }) => counted)].map((readings) => readings.at(-1)?.s ?? 0))}
+      at={Math.max(0, ...[chamber, chamberByHand, ...cores.map(({ counted }) => counted)].map((readings) => readings.at(-1)?.s ?? 0))}
       axes={(x, width) => (
         <>
           {hourTicks(onAt, x, width).map(({ s, word }) => (
@@ -154,6 +158,9 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
             </g>
           ))}
           <path d={curveThrough(chamber, x, y)} {...ink.curve} {...styles.chamber} />
+          {chamberByHand.map(({ s, C }) => (
+            <Box component="circle" key={s} cx={x(s)} cy={y(C)} r={5} sx={styles.handMark} />
+          ))}
           {cores.map((core) => (
             <CoreCurves
               key={core.piece}
@@ -238,6 +245,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
     const many = cores.length > 1;
     return [
       { name: 'Chamber', points: points(chamber), say: temperature, y },
+      ...(chamberByHand.length === 0 ? [] : [{ name: 'Chamber, by hand', points: points(chamberByHand), say: temperature, y }]),
       { name: 'Set to', points: settings.map(({ fromS, C }) => ({ at: fromS, value: C })), say: temperature, steps: true },
       ...cores.flatMap(({ piece, counted, forecast }): ReadCurve[] => [
         { name: many ? `Core ${piece}` : 'Core', points: points(counted), say: temperature, y },
@@ -254,7 +262,7 @@ export function CookChart({ onAt, nowS, chamber, settings, cores, comeUp, tended
       const eta = forecast !== null && Number.isFinite(forecast.etaS) && !isOver ? `, there at about ${clockTime(onAt + forecast.etaS * 1000)}` : '';
       return `core of piece ${piece} ${last === undefined ? 'not read' : temperature(last.C)}${eta}`;
     });
-    return `Cook since ${clockTime(onAt)}: chamber ${chamberLast === undefined ? 'not read' : temperature(chamberLast.C)}, ${said.join(', ')}.`;
+    return `Cook since ${clockTime(onAt)}: chamber ${chamberKnown === undefined ? 'not read' : temperature(chamberKnown.C)}, ${said.join(', ')}.`;
   }
 }
 

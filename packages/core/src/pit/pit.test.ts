@@ -114,6 +114,47 @@ describe('the pit in a batch’s log', () => {
     expect(watch([pit(12, ON_H + 1, { act: 'heard', alarm: 'door:chamber' })])?.heard).toBeNull();
   });
 
+  test('one thermometer in the hand leads phases and forecast: a check ends the phase, the chamber is what was read', () => {
+    const byCore: LogEntry = {
+      id: 'r',
+      seq: 11,
+      kind: 'replanned',
+      changes: {
+        program: [
+          { name: 'Smoke', chamberC: 80, medium: 'smoker', smoke: true, pan: false, untilCoreC: 45, repeats: [], marks: [] },
+          { name: 'Cook', chamberC: 105, medium: 'smoker', smoke: false, pan: false, untilCoreC: 64, repeats: [], marks: [] },
+        ],
+      },
+      reason: 'By the core',
+      by: 'Wren',
+      at: new Date(START + (ON_H + 0.1) * HOUR_MS).toISOString(),
+      recordedAt: new Date(START + (ON_H + 0.1) * HOUR_MS).toISOString(),
+    };
+    const wood: LogEntry = {
+      ...byCore,
+      id: 'w',
+      seq: 12,
+      kind: 'act',
+      event: { act: 'wood', C: 88 },
+      at: new Date(START + (ON_H + 1) * HOUR_MS).toISOString(),
+    };
+    const watch = (...more: LogEntry[]) => pitWatch(stateOf([...onFire, byCore, wood, ...more]), process, [], now);
+    expect(watch()?.chamberByHand).toEqual([
+      { s: 0, C: 78 },
+      { s: 3600, C: 88 },
+    ]);
+    expect(watch()?.pieces[0]?.forecast?.chamber).toEqual(watch()?.chamberByHand);
+    expect(watch()?.phase).toBe(0);
+    const there = watch(pit(13, ON_H + 2, { act: 'check', piece: 'A', placesC: [46, 48] }));
+    expect(there?.phase).toBe(1);
+    expect(there?.phaseStarts[1]).toBe(7200);
+    // Read in one place on the way: it leads the forecast, and proves nothing of the sum.
+    const raised = watch(done(13, 'raise', ON_H + 2, { chamberC: 81, coreC: 62 }))?.pieces[0];
+    expect(raised?.forecast?.readings?.at(-1)).toEqual({ s: 7200, C: 62 });
+    expect(raised?.counted.at(-1)?.C).toBe(6);
+    expect(raised?.lethality.sum).toBe(0);
+  });
+
   test('a raise by hand ends the first phase when it was done; a program that is changed on the way holds from then on', () => {
     const raised = pitLog(stateOf([...onFire, done(11, 'raise', ON_H + 1.5, { chamberC: 80, coreC: 30 })]), process);
     expect(phasesOf(raised)[0]).toEqual({ chamberC: 80, medium: 'smoker', untilS: 5400 });

@@ -1,3 +1,7 @@
+import type { HandActId } from '../log/handAct.js';
+import type { StandingEntry } from '../log/standingEntries.js';
+import type { PlannedStepId } from '../log/stepId.js';
+import { pieceRead } from '../steps/gates.js';
 import { cookPhases } from '../recipes/cookProgram.js';
 import type { CookProgram } from '../log/cookProgram.js';
 import { type Probe, type TendingAct } from '../log/pitEvent.js';
@@ -35,6 +39,9 @@ export interface PitLog {
   hung: { at: number; probes: Probe[] }[];
   tended: { id: string; at: number; act: TendingAct; piece: string | null; by: string }[];
   checks: CoreCheck[];
+  /** what hands read on the way of the chamber, and of a core in one place, °C: they lead the forecast, and prove nothing */
+  chamberByHand: { at: number; C: number }[];
+  coreByHand: { at: number; piece: string; C: number }[];
   /** of the water in which a piece lies sealed; null for all of them */
   baths: { at: number; piece: string | null; waterC: number; isChecked: boolean }[];
   heard: { at: number; alarm: string; by: string }[];
@@ -76,11 +83,14 @@ export function pitLog(state: BatchState, process: Process): PitLog {
     hung: [],
     tended: [],
     checks: stepChecks(state),
+    chamberByHand: [],
+    coreByHand: [],
     baths: [],
     heard: [],
     decided: [],
   };
   for (const entry of state.standing) {
+    if (entry.kind === 'act' || entry.kind === 'done') readByHand(log, state, entry);
     if (entry.kind !== 'pit') continue;
     const { event, by, id } = entry;
     const at = Date.parse(entry.at);
@@ -100,8 +110,26 @@ export function pitLog(state: BatchState, process: Process): PitLog {
     else if (event.act === 'bath') log.baths.push({ at, piece: event.piece ?? null, waterC: event.waterC, isChecked: entry.read?.isChecked === true });
     else log.tended.push({ id, at, act: event.act, piece: event.piece ?? null, by });
   }
-  for (const list of [log.hung, log.tended, log.checks, log.baths, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);
+  for (const list of [log.hung, log.tended, log.checks, log.chamberByHand, log.coreByHand, log.baths, log.heard, log.decided]) list.sort((a, b) => a.at - b.at);
   return log;
+}
+
+/** What hands do at the fire whose temperature is that of the chamber. */
+const AT_THE_CHAMBER: readonly HandActId[] = ['wood', 'chips', 'damper', 'relight', 'smoke-off', 'oven'];
+const READ_ON_THE_WAY: readonly PlannedStepId[] = ['meat-on', 'raise'];
+
+/** What an entry says of chamber and core while the heat is on. */
+function readByHand(log: PitLog, { pieces }: BatchState, entry: StandingEntry): void {
+  const at = Date.parse(entry.at);
+  if (log.onAt === null || at < log.onAt || at > (log.offAt ?? Infinity)) return;
+  if (entry.kind === 'act' && entry.event.C !== undefined && AT_THE_CHAMBER.includes(entry.event.act)) log.chamberByHand.push({ at, C: entry.event.C });
+  if (entry.kind !== 'done' || !READ_ON_THE_WAY.includes(entry.stepId)) return;
+  for (const [name, C] of Object.entries(entry.values)) {
+    if (typeof C !== 'number') continue;
+    if (name === 'chamberC') log.chamberByHand.push({ at, C });
+    const piece = /^coreC\b/.test(name) ? pieceRead(name, pieces) : null;
+    if (piece !== null && entry.stepId !== 'meat-on') log.coreByHand.push({ at, piece, C });
+  }
 }
 
 /** The checks that are a step of their own, piece by piece: a reading of no piece that was named is of none. */

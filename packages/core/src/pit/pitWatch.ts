@@ -36,6 +36,8 @@ export interface PieceWatch {
   /** as the probe read it, and as it counts; s after the meat went on */
   read: TimedReading[];
   counted: TimedReading[];
+  /** what counts, and what hands read in one place on the way: what phases and forecast go by */
+  known: TimedReading[];
   /** what was read, by probe or hand, and proves nothing */
   notCounted: NotCounted[];
   /** the doubt of what it was read with, °C */
@@ -66,6 +68,8 @@ export interface PitWatch {
   /** s after the meat went on: when each phase that was begun began */
   phaseStarts: number[];
   chamber: TimedReading[];
+  /** as hands read it; what the forecast goes by where no probe hangs in it */
+  chamberByHand: TimedReading[];
   chamberProbe: Probe | null;
   pieces: PieceWatch[];
   alarms: ToldAlarm[];
@@ -103,6 +107,8 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       .filter(({ s }, i, all) => i === 0 || s > (all[i - 1]?.s ?? -Infinity));
   const chamber = seriesOf(CHAMBER, until);
   const chamberAt = (s: number) => readAt(chamber, s);
+  const since = ({ at, C }: { at: number; C: number }): TimedReading => ({ s: (at - onAt) / 1000, C });
+  const chamberByHand = onceEach(log.chamberByHand.filter(({ at }) => at <= now).map(since));
   const startC = log.startC ?? 4;
   const hung = log.hung.at(-1)?.probes ?? [];
   const isChecked = (reads: string) =>
@@ -136,6 +142,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
     });
     const baths = log.baths.filter(({ piece, at }) => at >= (inWaterFrom(log.program, onAt, log.raisedAt) ?? Infinity) && (piece === null || piece === code));
+    const known = onceEach([...counted, ...log.coreByHand.filter(({ piece: of, at }) => of === code && at <= now).map(since)]);
     const bath = bathCore({ section, reads: baths.map(({ at, waterC }) => ({ s: (at - onAt) / 1000, C: waterC })) });
     const shown = withBath(counted, bath);
     const doubtC = doubtOf(
@@ -161,6 +168,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       targetC,
       read,
       counted,
+      known,
       notCounted,
       doubtC,
       lastCheck: own.at(-1) ?? null,
@@ -177,9 +185,9 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
               massG: lastWeightG(state.facts, piece),
               startC,
               phases,
-              readings: counted,
+              readings: known,
               targetC,
-              chamber,
+              chamber: chamber.length > 0 ? chamber : chamberByHand,
               ...(wrapped === null ? {} : { wrappedAtS: (wrapped - onAt) / 1000 }),
             },
     };
@@ -229,6 +237,7 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
     phase,
     phaseStarts: held.starts,
     chamber,
+    chamberByHand,
     chamberProbe: hung.find(({ reads }) => reads === CHAMBER) ?? null,
     pieces,
     alarms: alarms.map((alarm) => told(alarm, log, onAt)).sort((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level) || b.sinceS - a.sinceS),
@@ -242,11 +251,14 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
 
 /** What the probe read, what hands read in the lowest place, and the core as it went on: one series, each instant once, the lower of two. */
 function withHands(probe: readonly TimedReading[], checks: readonly CoreCheck[], startC: number | null, onAt: number): TimedReading[] {
+  const byHand = checks.map(({ at, lowestC }) => ({ s: (at - onAt) / 1000, C: lowestC }));
+  return onceEach([...(startC === null ? [] : [{ s: 0, C: startC }]), ...probe, ...byHand]);
+}
+
+/** One series in order of time, each instant once: the lower of two. */
+function onceEach(readings: readonly TimedReading[]): TimedReading[] {
   const at = new Map<number, number>();
-  const add = (s: number, C: number) => at.set(s, Math.min(C, at.get(s) ?? Infinity));
-  if (startC !== null) add(0, startC);
-  for (const { s, C } of probe) add(s, C);
-  for (const check of checks) add((check.at - onAt) / 1000, check.lowestC);
+  for (const { s, C } of readings) at.set(s, Math.min(C, at.get(s) ?? Infinity));
   return [...at].map(([s, C]) => ({ s, C })).sort((a, b) => a.s - b.s);
 }
 
@@ -258,21 +270,21 @@ export function told(alarm: PitAlarm, { heard, decided }: PitLog, fromMs: number
 
 const LEVELS: readonly PitAlarm['level'][] = ['danger', 'caution', 'news'];
 
-/** The phase at a time, and since when: by the slowest core, as it was read. */
+/** The phase at a time, and since when: by the slowest core, as a probe or a hand read it. */
 function holds(
   phases: readonly CookPhase[],
   chamber: readonly TimedReading[],
   pieces: readonly PieceWatch[],
 ): { starts: number[]; at: (s: number) => { phase: number; sinceS: number } } {
-  const moments = [...new Set([0, ...chamber.map(({ s }) => s), ...pieces.flatMap(({ read }) => read.map(({ s }) => s))])].sort((a, b) => a - b);
+  const moments = [...new Set([0, ...chamber.map(({ s }) => s), ...pieces.flatMap(({ known }) => known.map(({ s }) => s))])].sort((a, b) => a - b);
   const starts: number[] = [0];
-  const cores = pieces.filter(({ counted }) => counted.length > 0).map(({ counted }) => ({ counted, i: 0 }));
+  const cores = pieces.filter(({ known }) => known.length > 0).map(({ known }) => ({ known, i: 0 }));
   let phase = 0;
   for (const s of moments) {
     let slowest = Infinity;
     for (const core of cores) {
-      while (core.i < core.counted.length - 1 && (core.counted[core.i + 1]?.s ?? Infinity) <= s) core.i += 1;
-      slowest = Math.min(slowest, core.counted[core.i]?.C ?? Infinity);
+      while (core.i < core.known.length - 1 && (core.known[core.i + 1]?.s ?? Infinity) <= s) core.i += 1;
+      slowest = Math.min(slowest, core.known[core.i]?.C ?? Infinity);
     }
     const next = phaseAt(phases, phase, s, Number.isFinite(slowest) ? slowest : -Infinity, false);
     while (phase < next) {

@@ -9,7 +9,7 @@ export const raise = defineStep({
     { kind: 'temperature', name: 'chamberC', label: 'Smoker', of: 'chamber' },
     { kind: 'temperature', name: 'coreC', label: 'Core', of: 'core' },
   ],
-  plan: ({ program }) => {
+  plan: ({ program, cookH }) => {
     const [first, before, last] = [program[0], program.at(-2), program.at(-1)];
     if (first === undefined || before === undefined || last === undefined) return null;
     return {
@@ -21,7 +21,8 @@ export const raise = defineStep({
           ? stepSays('raise-task', { medium: first.medium, chamberC: last.chamberC })
           : stepSays('move-task', { medium: last.medium, chamberC: last.chamberC }),
       needs: ['meat-on'],
-      after: { step: 'meat-on', h: (before.untilMin ?? 0) / 60 },
+      // A phase that ends by the core alone has no hour of its own: half of what the cook takes, until a reading tells more.
+      after: { step: 'meat-on', h: before.untilMin === undefined ? cookH / 2 : before.untilMin / 60 },
       graceH: 0.75,
       called: { chamberC: { label: wordsOf(before).chamber, of: chamberOf(before) } },
       gates: [],

@@ -197,7 +197,9 @@ function Heroes({ watch, forecasts }: { watch: PitWatch; forecasts: readonly (Co
   const whole = (C: number) => digits(toShown(C, 'temperature', preferences), 0);
   const read = watch.pieces.filter(({ counted }) => counted.length > 0);
   const slowest = [...read].sort((a, b) => (a.counted.at(-1)?.C ?? 0) - a.targetC - ((b.counted.at(-1)?.C ?? 0) - b.targetC))[0];
-  const chamber = watch.chamber.at(-1);
+  const byHand = watch.chamberByHand.at(-1);
+  const chamber = watch.chamber.at(-1) ?? byHand;
+  const isByHand = chamber !== undefined && chamber === byHand;
   const set = watch.phases[watch.phase]?.chamberC;
   const known = forecasts.flatMap((forecast, i) => (forecast === null || !Number.isFinite(forecast.etaS) ? [] : [{ forecast, piece: watch.pieces[i]?.piece }]));
   const last = [...known].sort((a, b) => b.forecast.etaS - a.forecast.etaS)[0];
@@ -211,7 +213,7 @@ function Heroes({ watch, forecasts }: { watch: PitWatch; forecasts: readonly (Co
         unit={slowest === undefined ? 'not read' : `of ${whole(slowest.targetC)} ${sign}`}
       />
       <Hero
-        label="Chamber"
+        label={isByHand ? `Chamber, by hand at ${clock(chamber.s)}` : 'Chamber'}
         value={chamber === undefined ? '\u2013' : whole(chamber.C)}
         unit={chamber === undefined ? 'not read' : set === undefined ? sign : `of ${whole(set)} ${sign}`}
       />
@@ -257,7 +259,8 @@ function Curves({
     planned: planned[i] ?? null,
     checks: log.checks
       .filter((check) => check.piece === piece.piece && check.at >= onAt)
-      .map((check) => ({ s: (check.at - onAt) / 1000, lowestC: check.lowestC })),
+      .map((check) => ({ s: (check.at - onAt) / 1000, lowestC: check.lowestC }))
+      .concat(log.coreByHand.filter(({ piece: of }) => of === piece.piece).map(({ at: readAt, C }) => ({ s: (readAt - onAt) / 1000, lowestC: C }))),
   }));
   const clocks = watch.pieces.flatMap(({ comeUp }) => (comeUp === null ? [] : [comeUp]));
   const slowest = clocks.sort((a, b) => (b.endS ?? Infinity) - (a.endS ?? Infinity))[0];
@@ -266,6 +269,7 @@ function Curves({
       onAt={onAt}
       nowS={nowS}
       chamber={watch.chamber}
+      chamberByHand={watch.chamberByHand}
       settings={settings(watch, forecasts[0] ?? null)}
       cores={cores}
       comeUp={slowest === undefined ? null : { ...slowest, mostS: COME_UP.mostH * HOUR_S }}
