@@ -22,10 +22,29 @@ import { ROLES, type Role } from './roles.js';
 import { SettingsShape } from './settingsRequest.js';
 import { DiffusivityShape } from './shapes/cureShapes.js';
 import { DesignShape } from './shapes/designShapes.js';
-import { ENTRIES } from './shapes/entryShapes.js';
+import { ENTRIES, TableVerdictShape } from './shapes/entryShapes.js';
 import { FaceMarksShape, FaceSharesShape } from './shapes/faceShapes.js';
 import { ProcessShape, RecipeShape, RecipeVersionName } from './shapes/recipeShapes.js';
-import { Amount, Amounts, ByName, Count, Day, Either, Eithers, Id, Ids, Instant, MayBe, OrNull, Part, Parts, Text, Word, YesNo } from './shapes/rules.js';
+import {
+  Amount,
+  Amounts,
+  ByName,
+  Count,
+  Day,
+  Either,
+  Eithers,
+  Id,
+  Ids,
+  Instant,
+  MayBe,
+  OrNull,
+  Part,
+  Parts,
+  Text,
+  Texts,
+  Word,
+  YesNo,
+} from './shapes/rules.js';
 import { TOOL_SIZES, ToolCheckShape } from './shapes/toolShapes.js';
 
 /** A list of the house is as long as the house has it: what is longer is paged, or a mistake. */
@@ -216,6 +235,7 @@ abstract class LearntFrom {
   @Id() batchId: string;
   @Text(40) code: string;
   @Text(60) name: string;
+  @Word(PRODUCTS) product: Product;
   @Text(10) piece: string;
   @Text(40) by: string;
   @Instant() at: string;
@@ -234,6 +254,21 @@ export class LearntTaste extends LearntFrom {
   @Amount('what it alone would put the taste at, %') impliedPercent: number;
 }
 
+/** What was said of a batch at table. */
+export class LearntAtTable {
+  @Id() id: string;
+  @Id() batchId: string;
+  @Text(40) code: string;
+  @Text(60) name: string;
+  @Word(PRODUCTS) product: Product;
+  @Text(40) by: string;
+  @Instant() at: string;
+  /** every piece when not given */
+  @MayBe() @Texts(10, 60) pieces?: readonly string[];
+  @Part(() => TableVerdictShape) verdict: TableVerdictShape;
+  @Text(1000, { description: 'what to do next time; empty where nothing was said' }) nextTime: string;
+}
+
 export class TasteTarget {
   @Amount('salt that tastes right at the edge, %') percent: number;
   @Amount('one standard deviation, %') spread: number;
@@ -247,6 +282,8 @@ export class LearntResponse {
   /** the salt that its cooks like at the edge */
   @Part(() => TasteTarget) taste: TasteTarget;
   @Parts(() => LearntTaste, LONG) tasted: LearntTaste[];
+  /** what was said at table, the newest first */
+  @Parts(() => LearntAtTable, LONG) atTable: LearntAtTable[];
 }
 
 /** Where calendars outside subscribe. */

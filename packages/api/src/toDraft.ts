@@ -94,7 +94,9 @@ function pieceEvent(event: LogEntryRequest['event']): PieceEvent {
 
 /** The same beside the plan. */
 function handAct(event: LogEntryRequest['event']): HandAct {
-  const { act, pieces, C, humidityPercent, g, forMin, times } = (event ?? {}) as unknown as Record<string, unknown>;
-  const known = Object.entries({ pieces, C, humidityPercent, g, forMin, times }).filter(([, value]) => value !== undefined && value !== null);
+  const { act, pieces, C, humidityPercent, g, forMin, times, salt, firmness, smoke, doneness } = (event ?? {}) as unknown as Record<string, unknown>;
+  const known = Object.entries({ pieces, C, humidityPercent, g, forMin, times, salt, firmness, smoke, doneness }).filter(
+    ([, value]) => value !== undefined && value !== null,
+  );
   return { act, ...Object.fromEntries(known) } as HandAct;
 }

@@ -46,7 +46,7 @@ async function pulledLoin(colouredMm: number, taste: string): Promise<string> {
 
 describe('what the house has learnt', () => {
   test('nothing yet: the usual figures', async () => {
-    expect(await learnt()).toMatchObject({ diffusivity: HANDBOOK_DIFFUSIVITY, cutFaces: [], tasted: [], taste: { percent: 2.3, verdicts: 0 } });
+    expect(await learnt()).toMatchObject({ diffusivity: HANDBOOK_DIFFUSIVITY, cutFaces: [], tasted: [], atTable: [], taste: { percent: 2.3, verdicts: 0 } });
   });
 
   test('a grey middle makes brine slower, a salty slice the target lower; left out it counts for nothing, and again when it is taken back in', async () => {
@@ -99,6 +99,42 @@ describe('what the house has learnt', () => {
     const { body: said } = await house.http().post('/api/learnt/left-out').send(body).expect(400);
     expect((said as { message: string }).message).toMatch(/[a-z].*\.$/);
   });
+});
+
+test('what was said at table is kept with what to do next time, moves the taste of the house, and is taken back like any entry', async () => {
+  const id = await pulledLoin(40, 'right');
+  const before = await learnt();
+  const said = {
+    id: randomUUID(),
+    kind: 'act',
+    event: { act: 'table', salt: 'too-salty', firmness: 'right' },
+    at: at(194),
+    by: 'Tess',
+    reason: 'Soak an hour',
+  };
+  await house
+    .http()
+    .post(`/api/batches/${id}/log`)
+    .send({ ...said, event: { act: 'table', salt: 'fine' } })
+    .expect(400);
+  await house.http().post(`/api/batches/${id}/log`).send(said).expect(201);
+  const after = await learnt();
+  expect(after.atTable[0]).toEqual({
+    id: said.id,
+    batchId: id,
+    code: after.tasted.find(({ batchId }) => batchId === id)?.code,
+    name: 'Canadian bacon',
+    product: 'canadian-bacon',
+    by: 'Tess',
+    at: at(194),
+    verdict: { salt: 'too-salty', firmness: 'right' },
+    nextTime: 'Soak an hour',
+  });
+  expect(after.taste.verdicts).toBe(before.taste.verdicts + 1);
+  expect(after.taste.percent).toBeLessThan(before.taste.percent);
+  const back = { id: randomUUID(), kind: 'withdrawn', replaces: said.id, at: at(195), by: 'Tess', reason: 'Another batch' };
+  await house.http().post(`/api/batches/${id}/log`).send(back).expect(201);
+  expect(await learnt()).toEqual(before);
 });
 
 describe('a plan that is changed', () => {

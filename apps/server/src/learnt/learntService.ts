@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { BatchResponse, LearntResponse, LeaveOutRequest } from '@bunkhouse/api';
-import { attempt, calibrate, depthAt, observations, tasteTarget, type LogEntry } from '@bunkhouse/core';
+import { attempt, calibrate, depthAt, observations, tasteTarget, type LogEntry, type Product } from '@bunkhouse/core';
 import { In, type DataSource } from 'typeorm';
 import { BatchesService } from '../batches/batchesService.js';
 import { BatchEntity } from '../batches/batchEntity.js';
@@ -14,13 +14,15 @@ import { serverSays } from '@bunkhouse/api';
 /** So many batches back the house looks: its newest meat and its newest taste. */
 const BATCHES = 40;
 
-/** Kinds of entry that say nothing of the cure or the taste. */
-const SILENT: ReadonlySet<LogEntry['kind']> = new Set(['note', 'lot', 'pit', 'act']);
+/** Kinds of entry that say nothing of the cure or the taste; of what hands did beside the plan only a verdict at table does. */
+const SILENT: ReadonlySet<LogEntry['kind']> = new Set(['note', 'lot', 'pit']);
+const isSilent = (entry: LogEntry): boolean => SILENT.has(entry.kind) || (entry.kind === 'act' && entry.event.act !== 'table');
+const IS_SILENT = `own.kind IN ('note', 'lot', 'pit') OR (own.kind = 'act' AND own.body->'event'->>'act' <> 'table')`;
 
 /** What a batch tells, with the number of entries that it is told from. */
 interface Told {
   entries: number;
-  of: { batchId: string; code: string; name: string };
+  of: { batchId: string; code: string; name: string; product: Product };
   observed: ReturnType<typeof observations>;
 }
 
@@ -48,6 +50,7 @@ export class LearntService {
       diffusivity,
       cutFaces: cutFaces.map(({ depths, ...face }) => ({ ...face, expectedMm: depthAt(depths, diffusivity.value) })),
       taste: { percent, spread, verdicts },
+      atTable: told.flatMap(({ of, observed }) => observed.atTable.map((said) => ({ ...said, ...of }))).sort((a, b) => b.at.localeCompare(a.at)),
       tasted: tasted.map((slice, i) => ({ ...slice, impliedPercent: implied[i] ?? slice.edgePercent })),
     };
   }
@@ -66,7 +69,7 @@ export class LearntService {
   /** What each of the latest batches tells, the newest first. A log in which nothing new is said of the cure tells the same. */
   private async told(): Promise<Told[]> {
     const rows = await this.dataSource.manager.query<{ batch_id: string; entries: number | null }[]>(
-      `SELECT latest.batch_id, CASE WHEN batch.cut_from IS NULL THEN (SELECT count(*)::int FROM log_entry own WHERE own.batch_id = latest.batch_id AND own.kind NOT IN ('note', 'lot', 'pit', 'act')) END AS entries
+      `SELECT latest.batch_id, CASE WHEN batch.cut_from IS NULL THEN (SELECT count(*)::int FROM log_entry own WHERE own.batch_id = latest.batch_id AND NOT (${IS_SILENT})) END AS entries
        FROM (SELECT batch_id, max(at) AS latest FROM log_entry WHERE kind = 'done' AND body->>'stepId' IN ('pull', 'fry', 'soak-out')
          GROUP BY batch_id ORDER BY latest DESC, batch_id LIMIT ${BATCHES}) AS latest
        JOIN batch ON batch.id = latest.batch_id ORDER BY latest.latest DESC, latest.batch_id`,
@@ -82,12 +85,12 @@ export class LearntService {
 
   /** Works out what a log tells; others are served between two batches. */
   private async observe(batch: BatchResponse): Promise<void> {
-    const entries = batch.entries.filter(({ kind }) => !SILENT.has(kind)).length;
+    const entries = batch.entries.filter((entry) => !isSilent(entry)).length;
     if (this.known.get(batch.id)?.entries === entries) return;
     await setImmediate();
     // A log that contradicts itself teaches nothing; what is wrong with it is said on its own page.
     const tried = attempt(() => observations(batch));
-    const observed = 'value' in tried ? tried.value : { cutFaces: [], tasted: [] };
-    this.known.set(batch.id, { entries, of: { batchId: batch.id, code: batch.code, name: batch.process.name }, observed });
+    const observed = 'value' in tried ? tried.value : { cutFaces: [], tasted: [], atTable: [] };
+    this.known.set(batch.id, { entries, of: { batchId: batch.id, code: batch.code, name: batch.process.name, product: batch.process.product }, observed });
   }
 }

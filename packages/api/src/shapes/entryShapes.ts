@@ -7,6 +7,8 @@ import {
   type Ending,
   type HandAct,
   type HandActId,
+  TABLE_VERDICTS,
+  type TableVerdict,
   type LogEntry,
   type LotDraw,
   type PieceEvent,
@@ -95,7 +97,15 @@ class DroppedShape implements PieceOf<'dropped'> {
   @Text(10, CODE) piece: string;
 }
 
-class HandActShape implements HandAct {
+/** What was said of it at table. */
+export class TableVerdictShape implements TableVerdict {
+  @MayBe() @Word(TABLE_VERDICTS.salt) salt?: TableVerdict['salt'];
+  @MayBe() @Word(TABLE_VERDICTS.firmness) firmness?: TableVerdict['firmness'];
+  @MayBe() @Word(TABLE_VERDICTS.smoke) smoke?: TableVerdict['smoke'];
+  @MayBe() @Word(TABLE_VERDICTS.doneness) doneness?: TableVerdict['doneness'];
+}
+
+class HandActShape extends TableVerdictShape implements HandAct {
   @Word(HAND_ACTS) act: HandActId;
   /** codes of the pieces; every piece when not given */
   @MayBe() @Texts(10, 60, PIECE) pieces?: readonly string[];

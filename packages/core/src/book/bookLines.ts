@@ -8,6 +8,7 @@ import { programSaid } from '../recipes/cookProgram.js';
 import type { StandingEntry } from '../log/standingEntries.js';
 import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, Closing } from '../batch/batchState.js';
+import { atTableSaid } from '../steps/handActSaid.js';
 import type { Station } from '../steps/station.js';
 import { thicknessMm } from '../section/section.js';
 import { bookSays } from '../say/english/book.js';
@@ -59,6 +60,7 @@ const LINE_CODES = {
   packed: 'record-packed',
   yield: 'record-yield',
   'cold core': 'record-cold-core',
+  table: 'record-table',
   deviations: 'record-deviations',
 } as const;
 type LineKey = keyof typeof LINE_CODES;
@@ -120,6 +122,7 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('pack', 'packed', 'g', null, facts.packedG),
     line('pack', 'yield', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),
     line('pack', 'cold core', 'C', null, warmestAt(closing('pack'))),
+    line('pack', 'table', null, null, lastAtTable(standing)),
     line('pack', 'deviations', 'count', null, deviations(record, state).length),
   ];
 }
@@ -174,6 +177,12 @@ function extreme(standing: readonly StandingEntry[], name: AnyInputName, pick: (
 
 const lastTaste = (standing: readonly StandingEntry[]): string | null =>
   standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.taste === 'string' ? [entry.values.taste] : [])).at(-1) ?? null;
+
+/** What was said at table last, of all of it or of one piece. */
+function lastAtTable(standing: readonly StandingEntry[]): Message | null {
+  const last = standing.findLast((entry) => entry.kind === 'act' && entry.event.act === 'table');
+  return last?.kind === 'act' ? atTableSaid(last.event, last.reason ?? '') : null;
+}
 
 /** The warmest core at a step, of one piece or several. */
 function warmestAt(entry: Closing<'pack'> | null): number | null {

@@ -1,4 +1,5 @@
 import { HAND_ACTS, type HandAct, type HandActAmounts } from '../log/handAct.js';
+import { JUDGED, TABLE_VERDICTS } from '../log/tableVerdict.js';
 import { faultAt, type EntryFault } from '../log/entryFault.js';
 import { checkSays } from '../say/english/check.js';
 import type { Message } from '../say/message.js';
@@ -18,7 +19,7 @@ const RULES: Readonly<Record<keyof HandActAmounts, { rule: NumberRule; said: Mes
 export function handActFaults(event: HandAct, codes: readonly string[]): EntryFault[] {
   const act: unknown = typeof event === 'object' && (event as unknown) !== null ? event.act : undefined;
   if (!(HAND_ACTS as readonly unknown[]).includes(act)) return [faultAt('event.act', checkSays('which-act'))];
-  const { takes } = HAND_ACT_SPECS[event.act];
+  const { takes, judges = [] } = HAND_ACT_SPECS[event.act];
   const amounts = (Object.keys(RULES) as (keyof HandActAmounts)[]).flatMap((name): EntryFault[] => {
     const value: unknown = event[name];
     if (value === undefined) return [];
@@ -27,7 +28,13 @@ export function handActFaults(event: HandAct, codes: readonly string[]): EntryFa
     const fault = typeof value === 'number' && Number.isFinite(value) ? numberFault(value, rule, said) : checkSays('input-no-number', { input: said });
     return fault === null ? [] : [faultAt(`event.${name}`, fault)];
   });
-  return [...amounts, ...piecesFault(event.pieces, codes)];
+  const verdicts = JUDGED.flatMap((of): EntryFault[] => {
+    const value: unknown = event[of];
+    if (value === undefined) return [];
+    if (!judges.includes(of)) return [faultAt(`event.${of}`, checkSays('not-asked'))];
+    return (TABLE_VERDICTS[of] as readonly unknown[]).includes(value) ? [] : [faultAt(`event.${of}`, checkSays('which-verdict'))];
+  });
+  return [...amounts, ...verdicts, ...piecesFault(event.pieces, codes)];
 }
 
 function piecesFault(pieces: unknown, codes: readonly string[]): EntryFault[] {

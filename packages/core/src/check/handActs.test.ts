@@ -58,6 +58,9 @@ test('what was done beside the plan is told and changes nothing that is worked o
 test('what cannot have been is told at its field', () => {
   expect(faults(started, { act: 'danced' })).toEqual(['event.act']);
   expect(faults(started, null)).toEqual(['event.act']);
+  expect(faults(started, { act: 'table', salt: 'right', doneness: 'over' })).toEqual([]);
+  expect(faults(started, { act: 'table', salt: 'delicious', smoke: null })).toEqual(['event.salt', 'event.smoke']);
+  expect(faults(started, { act: 'massage', salt: 'right' })).toEqual(['event.salt']);
   expect(faults(started, { act: 'hang', humidityPercent: 140 })).toEqual(['event.humidityPercent']);
   expect(faults(started, { act: 'hang', C: Number.NaN })).toEqual(['event.C']);
   expect(faults(started, { act: 'fresh-water', times: 0 })).toEqual(['event.times']);

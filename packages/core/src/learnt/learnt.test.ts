@@ -195,4 +195,28 @@ describe('what a log tells', () => {
     const pumped = { ...record('canadian-bacon', PULLED), design: usualDesign('canadian-bacon', new Date(START).toISOString(), 'pumpAndCover') };
     expect(observations(pumped).cutFaces).toEqual([]);
   });
+
+  test('what is said at table is kept with what to do next time; its salt counts by the whole section', () => {
+    const last = PULLED.at(-1);
+    if (last === undefined) throw new Error('a pull');
+    const { id: _id, at, recordedAt } = last;
+    const atTable: LogEntry = {
+      id: 'table',
+      seq: last.seq + 1,
+      kind: 'act',
+      event: { act: 'table', salt: 'salty', smoke: 'right' },
+      reason: 'Soak an hour',
+      by: 'Tess',
+      at,
+      recordedAt,
+    };
+    const said = observations(record('canadian-bacon', [...PULLED, atTable]));
+    expect(said.atTable).toEqual([{ id: 'table', by: 'Tess', at, verdict: { salt: 'salty', smoke: 'right' }, nextTime: 'Soak an hour' }]);
+    // At table the whole section is in the mouth: on its way in, the salt of it is less than that of the slice from outside.
+    expect(said.tasted.at(-1)).toMatchObject({ id: 'table:A', by: 'Tess', verdict: 'salty' });
+    expect(said.tasted.at(-1)?.edgePercent).toBeLessThan(said.tasted[0]?.edgePercent ?? 0);
+    // What says nothing of the salt moves no target.
+    const smoke: LogEntry = { ...atTable, event: { act: 'table', smoke: 'faint' } };
+    expect(observations(record('canadian-bacon', [...PULLED, smoke])).tasted).toHaveLength(2);
+  });
 });

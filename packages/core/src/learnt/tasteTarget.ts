@@ -1,13 +1,15 @@
+import { TABLE_VERDICTS } from '../log/tableVerdict.js';
 import { InputError } from '../inputError.js';
 import { requireNumber } from '../units/require.js';
 import { inputSays } from '../say/english/inputs.js';
 
 /** What a cook says of a fried slice. */
-export const VERDICTS = ['bland', 'right', 'salty', 'too-salty'] as const;
+export const VERDICTS = TABLE_VERDICTS.salt;
 export type Verdict = (typeof VERDICTS)[number];
 
-/** A fried slice: salt of the outermost meat by the model, %, and what was said of it. */
+/** A slice that was tasted, and what was said of it. */
 export interface Tasted {
+  /** its salt by the model, %: of the outermost meat where it was fried, of the whole section at table */
   edgePercent: number;
   verdict: Verdict;
 }

@@ -1,3 +1,5 @@
+import type { TableVerdict } from './tableVerdict.js';
+
 /** What hands do beside the plan, in the order of the work. Each has a record in steps/handActs. */
 export const HAND_ACTS = [
   'prick',
@@ -34,6 +36,7 @@ export const HAND_ACTS = [
   'serve',
   'carve',
   'warm-again',
+  'table',
   'give-away',
   'spoilt',
 ] as const;
@@ -51,8 +54,8 @@ export interface HandActAmounts {
   times?: number;
 }
 
-/** Something that was done and that no plan asked for. Nothing is worked out from it: the record tells it. */
-export interface HandAct extends HandActAmounts {
+/** Something that was done and that no plan asked for. Only a verdict at table is learnt from; all else the record tells. */
+export interface HandAct extends HandActAmounts, TableVerdict {
   act: HandActId;
   /** codes of the pieces that it was done to; every piece when not given */
   pieces?: readonly string[];

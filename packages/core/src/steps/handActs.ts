@@ -1,10 +1,13 @@
 import type { HandActAmounts, HandActId } from '../log/handAct.js';
+import { JUDGED, type Judged } from '../log/tableVerdict.js';
 import type { Station } from './station.js';
 
 /** What hands do beside the plan: where it belongs on the ticket, and what may be read, weighed or counted at it. */
 export interface HandActSpec {
   station: Station;
   takes: readonly (keyof HandActAmounts)[];
+  /** what may be said of it as food */
+  judges?: readonly Judged[];
 }
 
 /** An act that is missing here has no place on the ticket: the compiler asks for it. */
@@ -43,6 +46,7 @@ export const HAND_ACT_SPECS: Readonly<Record<HandActId, HandActSpec>> = {
   serve: { station: 'pack', takes: [] },
   carve: { station: 'pack', takes: [] },
   'warm-again': { station: 'pack', takes: ['C'] },
+  table: { station: 'pack', takes: [], judges: JUDGED },
   'give-away': { station: 'pack', takes: ['g'] },
   spoilt: { station: 'pack', takes: ['g'] },
 };

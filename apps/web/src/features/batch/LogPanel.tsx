@@ -16,6 +16,7 @@ import { readWithWords } from '../../reader/words/toolWords';
 import { useNow } from '../../data/useNow';
 import { EndBatch } from './EndBatch';
 import { WordsForm } from './LeaveOut';
+import { AtTable } from './AtTable';
 import { OtherAct } from './OtherAct';
 import { Only } from '../../kit/Only';
 import { nameHere } from '../../reader/here';
@@ -88,6 +89,7 @@ export function LogPanel({ batch }: { batch: Batch }) {
           ) : (
             <>
               <Button onClick={() => setWriting(true)}>Write a note</Button>
+              {state.outcome === 'finished' && <AtTable batch={batch} />}
               {state.outcome === 'finished' && <OtherAct batch={batch} />}
               {state.outcome === 'live' && <EndBatch batch={batch} />}
             </>

@@ -110,7 +110,9 @@ const actOf = ({ act, pieces, C, humidityPercent, g, forMin, times }: Done): Han
   return { act: act as HandActId, ...(pieces.length === 0 ? {} : { pieces }), ...amounts };
 };
 
-const actsAt = (station: Station): HandActId[] => HAND_ACTS.filter((act) => HAND_ACT_SPECS[act].station === station);
+/** A verdict at table has a form of its own. */
+const actsAt = (station: Station): HandActId[] =>
+  HAND_ACTS.filter((act) => HAND_ACT_SPECS[act].station === station && HAND_ACT_SPECS[act].judges === undefined);
 
 /** Where it hangs now, one tap; every other act by the list. */
 function WhichAct({ here }: { here: Station }) {

@@ -6,8 +6,8 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
-import type { LearntResponse } from '@bunkhouse/api';
-import { HANDBOOK_DIFFUSIVITY, LEARNT_FROM, tasteTarget } from '@bunkhouse/core';
+import type { LearntAtTable, LearntResponse, LearntTaste } from '@bunkhouse/api';
+import { atTableSaid, HANDBOOK_DIFFUSIVITY, LEARNT_FROM, PRODUCTS, tasteTarget } from '@bunkhouse/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Panel } from '../../kit/Panel';
@@ -20,7 +20,8 @@ import { usePreferences } from '../../reader/preferences';
 import { digits, inWords } from '../../reader/quantities';
 import { dayWithYear } from '../../reader/times';
 import { ColumnHeads } from '../../kit/ColumnHeads';
-import { VERDICT_WORDS } from '../../reader/words/tradeWords';
+import { PRODUCT_NAMES, VERDICT_WORDS } from '../../reader/words/tradeWords';
+import { useSay } from '../../reader/reader';
 import { Only } from '../../kit/Only';
 import { looks } from '../../theme/looks';
 import { t } from '../../theme/tokens';
@@ -43,7 +44,7 @@ export function Learnt() {
       <Box sx={looks.pageHead}>
         <Title>What the house has learnt</Title>
         <Box component="p" sx={looks.lead}>
-          From cut faces and fry tests of its last batches. What is left out here counts for nothing; the log keeps it all the same.
+          From cut faces, fry tests and what was said at table of its last batches. What is left out here counts for nothing; the log keeps it all the same.
         </Box>
       </Box>
       {learnt === undefined ? (
@@ -52,6 +53,7 @@ export function Learnt() {
         <>
           <Speed learnt={learnt} />
           <Taste learnt={learnt} />
+          <AtTable said={learnt.atTable} />
         </>
       )}
     </Box>
@@ -136,21 +138,20 @@ function Taste({ learnt: { taste, tasted } }: { learnt: LearntResponse }) {
           <Hero label="Before anything was tasted" value={digits(before.percent, 2)} unit="% salt" doubt={`± ${digits(before.spread, 2)}`} />
         </Box>
         <Typography variant="note">
-          {taste.verdicts < LEARNT_FROM
-            ? `From ${LEARNT_FROM} fry tests on it counts as learnt; there are ${taste.verdicts}.`
-            : `From ${taste.verdicts} fry tests.`}{' '}
-          The salt of each slice is the model’s; what was said of it is the cook’s.
+          {taste.verdicts < LEARNT_FROM ? `From ${LEARNT_FROM} slices on it counts as learnt; there are ${taste.verdicts}.` : `From ${taste.verdicts} slices.`}{' '}
+          The salt of each slice is the model’s: of the outermost meat where it was fried, of the whole section at table. What was said of it is the cook’s.
         </Typography>
+        <ByWhom tasted={tasted} />
         {fault !== null && <Typography variant="fault">{fault}</Typography>}
       </Box>
       {tasted.length === 0 ? (
         <Box component="p" sx={looks.empty}>
-          No fry test is kept yet.
+          No fry test and no verdict at table is kept yet.
         </Box>
       ) : (
         <Box sx={styles.scrollX}>
           <Table sx={looks.book}>
-            <ColumnHeads columns={['Batch', 'Fried', 'by', { numbers: 'edge' }, 'tasted', { numbers: 'right would be' }, { aloud: 'Counts' }]} />
+            <ColumnHeads columns={['Batch', 'Tasted', 'by', { numbers: 'salt' }, 'said', { numbers: 'right would be' }, { aloud: 'Counts' }]} />
             <TableBody>
               {tasted.map((slice) => (
                 <TableRow key={slice.id} sx={[slice.leftOut && styles.leftOut]}>
@@ -167,6 +168,62 @@ function Taste({ learnt: { taste, tasted } }: { learnt: LearntResponse }) {
                   </TableCell>
                 </TableRow>
               ))}
+            </TableBody>
+          </Table>
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+/** The same target by each product and each cook that has said enough of it. */
+function ByWhom({ tasted }: { tasted: readonly LearntTaste[] }) {
+  const counted = tasted.filter(({ leftOut }) => !leftOut);
+  const groups = [
+    ...PRODUCTS.map((product) => ({ name: PRODUCT_NAMES[product], own: counted.filter((slice) => slice.product === product) })),
+    ...[...new Set(counted.map(({ by }) => by))].map((by) => ({ name: by, own: counted.filter((slice) => slice.by === by) })),
+  ].filter(({ own }) => own.length >= LEARNT_FROM);
+  if (groups.length === 0) return null;
+  return (
+    <Typography variant="note">
+      Of them alone:{' '}
+      {groups.map(({ name, own }, i) => {
+        const { percent, spread } = tasteTarget(own);
+        return `${i === 0 ? '' : '; '}${name} ${digits(percent, 2)} ± ${digits(spread, 2)} % (${own.length})`;
+      })}
+      .
+    </Typography>
+  );
+}
+
+/** What to do next time, by whom and of what: the newest first. */
+function AtTable({ said }: { said: readonly LearntAtTable[] }) {
+  const say = useSay();
+  return (
+    <Panel title="Said at table" aside="the last of its kind stands where the next one is begun" label="Said at table">
+      {said.length === 0 ? (
+        <Box component="p" sx={looks.empty}>
+          Nothing yet. Say on a batch’s page how it was, once it is eaten.
+        </Box>
+      ) : (
+        <Box sx={styles.scrollX}>
+          <Table sx={looks.book}>
+            <ColumnHeads columns={['Batch', 'On', 'by', 'said']} />
+            <TableBody>
+              {said.map(({ id, batchId, code, name, pieces, at, by, verdict, nextTime }) => {
+                const words = atTableSaid(verdict, nextTime);
+                return (
+                  <TableRow key={id}>
+                    <TableCell component="th" scope="row">
+                      <Link to={`/batches/${batchId}`}>{code}</Link> {name}
+                      {pieces === undefined ? '' : `, ${pieces.join(', ')}`}
+                    </TableCell>
+                    <TableCell>{dayWithYear(at)}</TableCell>
+                    <TableCell>{by}</TableCell>
+                    <TableCell sx={{ whiteSpace: 'normal' }}>{words === null ? '–' : say(words)}</TableCell>
+                  </TableRow>
+                );
+              })}
             </TableBody>
           </Table>
         </Box>

@@ -17,6 +17,7 @@ import { latest, processOfVersion, useRecipes } from '../../data/recipes';
 import { PRODUCT_NAMES } from '../../reader/words/tradeWords';
 import { fresh, underRules } from './firstRequest';
 import { FormNumber } from '../../kit/form/fields';
+import { LastTime } from './LastTime';
 import { LyingFields } from './LyingFields';
 import { useProcess } from './useProcess';
 import { t } from '../../theme/tokens';
@@ -70,6 +71,7 @@ export function MeatPanel() {
             </option>
           ))}
         </Pick>
+        <LastTime product={product} />
         {process.recipe !== undefined && (
           <Typography variant="note">
             Version {process.recipe.version}: the batch keeps it.{' '}

@@ -36,6 +36,7 @@ export const ACT_WORDS = {
   'did-serve': 'Served warm',
   'did-carve': 'Carved',
   'did-warm-again': 'Warmed again',
+  'did-table': 'Tasted at table',
   'did-give-away': 'Given away',
   'did-spoilt': 'Spoilt, thrown out',
 
@@ -47,6 +48,22 @@ export const ACT_WORDS = {
   'act-min': '{min, number, min}',
   'act-times': '{times, plural, one {# time} other {# times}}',
   'act-nothing': '',
+
+  'table-next': 'Next time: {next}',
+  'table-and-next': '{said}. Next time: {next}',
+  'salt-bland': 'bland',
+  'salt-right': 'salt right',
+  'salt-salty': 'salty',
+  'salt-too-salty': 'too salty',
+  'firmness-soft': 'too soft',
+  'firmness-right': 'firmness right',
+  'firmness-tough': 'tough',
+  'smoke-faint': 'too little smoke',
+  'smoke-right': 'smoke right',
+  'smoke-strong': 'too much smoke',
+  'doneness-under': 'underdone',
+  'doneness-right': 'doneness right',
+  'doneness-over': 'overdone',
 } as const;
 
 export const actSays: Speaker<typeof ACT_WORDS> = speaker(ACT_WORDS);

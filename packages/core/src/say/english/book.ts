@@ -37,6 +37,7 @@ export const BOOK_WORDS = {
   'record-core': 'Core, lowest place',
   'record-gate-1': 'First chill gate',
   'record-gate-2': 'Second chill gate',
+  'record-table': 'At table',
   'record-packed': 'Packed weight',
   'record-yield': 'Yield, of green',
   'record-cold-core': 'Core before slicing',

@@ -82,6 +82,7 @@ export const CHECK_WORDS = {
   'lies-no-more': 'It was pulled before that: nothing lies in brine any more. Choose the time at which it was so.',
   'poured-more': '{pouredG, number, g} poured, and {mixedG, number, g} were mixed. One of the two is wrong: weigh again, or correct what was mixed.',
   'which-act': 'Say what was done.',
+  'which-verdict': 'Choose one of the words.',
   'act-which-pieces': 'Say to which pieces, or leave it to all.',
   'act-temperature': 'The temperature',
   'act-humidity-of-air': 'The humidity',
