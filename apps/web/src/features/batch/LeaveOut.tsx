@@ -50,7 +50,7 @@ export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch;
       }
     >
       <FormWords<LogEntryRequest> name="reason" label={label} rows={2} maxLength={1000} />
-      {act.kind !== 'note' && <Reasons kind={act.kind} />}
+      {act.kind !== 'note' && <Reasons kind={act.kind} {...(act.kind === 'skipped' && !isEarlier ? { onReady: () => void of.submit() } : {})} />}
       {mayBeEarlier && <When isEarlier={isEarlier} onEarlier={setEarlier} />}
     </SavingForm>
   );
@@ -78,10 +78,16 @@ function When({ isEarlier, onEarlier }: { isEarlier: boolean; onEarlier: (isEarl
   );
 }
 
-function Reasons({ kind }: { kind: Exclude<Act['kind'], 'note'> }) {
+/** A ready reason is enough: where nothing else was written, its tap logs it. */
+function Reasons({ kind, onReady }: { kind: Exclude<Act['kind'], 'note'>; onReady?: () => void }) {
   const { control, setValue } = useFormContext<LogEntryRequest>();
   const written = useWatch({ control, name: 'reason' }) ?? '';
-  return <ReasonChips reasons={REASONS[kind]} written={written} onWrite={(reason) => setValue('reason', reason, { shouldValidate: true })} />;
+  const write = (reason: string) => {
+    const isAll = written.trim() === '';
+    setValue('reason', reason, { shouldValidate: !isAll || onReady === undefined });
+    if (isAll) onReady?.();
+  };
+  return <ReasonChips reasons={REASONS[kind]} written={written} onWrite={write} />;
 }
 
 /** A step that is not needed is left out with a reason. */
