@@ -155,6 +155,16 @@ describe('the pit in a batch’s log', () => {
     expect(raised?.lethality.sum).toBe(0);
   });
 
+  test('a heat that is not raised stays as it is set, until the meat comes off', () => {
+    const stays: LogEntry = { ...(done(11, 'raise', ON_H + 1.5, {}) as object), kind: 'skipped', reason: 'Slow enough' } as unknown as LogEntry;
+    const log = pitLog(stateOf([...onFire, stays]), process);
+    expect(log.raisedAt).toBeNull();
+    expect(phasesOf(log)).toEqual([{ chamberC: 80, medium: 'smoker' }]);
+    const { seq: _seq, recordedAt: _recordedAt, ...draft } = stays;
+    expect(checkEntry(record(onFire), draft, now)).toEqual([]);
+    expect(pitWatch(stateOf([...onFire, stays]), process, [], now)?.phase).toBe(0);
+  });
+
   test('a raise by hand ends the first phase when it was done; a program that is changed on the way holds from then on', () => {
     const raised = pitLog(stateOf([...onFire, done(11, 'raise', ON_H + 1.5, { chamberC: 80, coreC: 30 })]), process);
     expect(phasesOf(raised)[0]).toEqual({ chamberC: 80, medium: 'smoker', untilS: 5400 });

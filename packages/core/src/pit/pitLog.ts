@@ -34,6 +34,8 @@ export interface PitLog {
   startC: number | null;
   /** when the heat was raised by hand, ms */
   raisedAt: number | null;
+  /** the heat stays as it is: what the raise would have begun never comes */
+  staysLow: boolean;
   program: CookProgram;
   /** how the channels hung, each from its time to that of the next */
   hung: { at: number; probes: Probe[] }[];
@@ -72,13 +74,14 @@ export function wrappedAt({ tended }: PitLog, piece: string): number | null {
 /** Derives the pit's part of a batch from its log. */
 export function pitLog(state: BatchState, process: Process): PitLog {
   const { closing, closedAt } = state;
-  const on = closing('meat-on');
+  const [on, raised] = [closing('meat-on'), closing('raise')];
   const log: PitLog = {
     onAt: closedAt('meat-on'),
     offAt: closedAt('core'),
     coldAt: closedAt('into-cold'),
     startC: (on?.kind === 'done' ? on.values.coreC : undefined) ?? null,
-    raisedAt: closedAt('raise'),
+    raisedAt: raised?.kind === 'done' ? closedAt('raise') : null,
+    staysLow: raised?.kind === 'skipped',
     program: programOf(process, state.design.program),
     hung: [],
     tended: [],
@@ -147,7 +150,8 @@ function stepChecks(state: BatchState): CoreCheck[] {
 }
 
 /** The phases by the clock of this cook: a raise by hand ends the first one when it was done, not when it was planned. */
-export function phasesOf({ program, onAt, raisedAt }: PitLog): CookPhase[] {
+export function phasesOf({ program, onAt, raisedAt, staysLow }: PitLog): CookPhase[] {
+  if (staysLow && program.length > 1) return cookPhases(program.slice(0, -1));
   const phases = cookPhases(program);
   const [first, ...rest] = phases;
   if (first === undefined || rest.length === 0 || onAt === null || raisedAt === null || raisedAt <= onAt) return phases;

@@ -26,6 +26,8 @@ export const raise = defineStep({
       graceH: 0.75,
       called: { chamberC: { label: wordsOf(before).chamber, of: chamberOf(before) } },
       gates: [],
+      // What lies in a bath is read by its water: that it went there is written, or it did not.
+      skippable: last.medium !== 'water',
     };
   },
 });
