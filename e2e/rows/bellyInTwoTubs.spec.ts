@@ -80,9 +80,50 @@ test('a belly in two tubs, poured by eye, out when the weekend falls, tended wit
   }
   await cook.leavesOut('Not needed for this piece', 'Instant-read check');
   await cook.wait(1);
-  // Typed as it would be in °C: told before it is believed.
-  for (const piece of ['A', 'B'])
-    for (const place of ['thick end', 'middle', 'thin end']) await cook.write(`Instant-read, ${place}, piece ${piece}`, '67');
-  await cook.tap('Log core readings');
-  await page.screenshot({ path: '/tmp/d12a.png' });
+  const cores = async (F: string) => {
+    for (const piece of ['A', 'B']) for (const place of ['thick end', 'middle', 'thin end']) await cook.write(`Instant-read, ${place}, piece ${piece}`, F);
+    await cook.tap('Log core readings');
+  };
+  // Typed as it would be in °C: it is seen as it was logged, taken back, and read again.
+  await cores('67');
+  await expect(page.getByText(/^Instant-read check, BB-\d+ logged/)).toBeVisible();
+  await cook.tap('Undo');
+  await cook.sees('Instant-read check');
+  await cores('153');
+  await cook.sees('Into the cold');
+  await expect(page.getByRole('region', { name: 'What each piece has shown' })).not.toContainText('not counted');
+  await cook.wait(0.5);
+  cook.costOf('fire');
+  for (const piece of ['A', 'B']) await cook.write(`Core, piece ${piece}`, '128');
+  await cook.tap('Log into the cold');
+  await cook.sees('First chill gate');
+  await cook.wait(3);
+  for (const piece of ['A', 'B']) await cook.write(`Core, piece ${piece}`, '75');
+  await cook.tap('Log core at 1st gate');
+  await cook.sees('Second chill gate');
+  await cook.wait(6);
+  for (const piece of ['A', 'B']) await cook.write(`Core, piece ${piece}`, '39');
+  await cook.tap('Log core at 2nd gate');
+  await cook.sees('Wrap, to even out');
+  await cook.leavesOut('Not needed for this piece', 'Into the freezer');
+  await cook.tap('Log into the freezer');
+  await cook.sees('Slice and pack');
+  await cook.wait(0.5);
+  for (const piece of ['A', 'B']) await cook.write(`Core before slicing, piece ${piece}`, '36');
+  await cook.write('Packed weight, all packs', '9.6');
+  await cook.tap('Log packed weight');
+  await expect(page.getByRole('group', { name: 'The batch' })).toContainText('Packed');
+  cook.costOf('chill and pack');
+  await cook.reads(
+    'Trimmings into the freezer, 0.3 lb',
+    'Where it lies: tub 1: A, brine by eye; tub 2: B, brine by eye',
+    'Turns 1, 3–8 not logged',
+    'Instant-read check taken back',
+    'Held under: Back for a day',
+    'Wood put on, 208 °F',
+    'Raise the heat left out',
+    'Not needed for this piece',
+  );
+  await expect(page.getByRole('main')).not.toContainText('°C');
+  cook.tells();
 });

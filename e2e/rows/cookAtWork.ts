@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test';
 import { expect } from '../test.js';
 import { inSight, sevenOClock } from '../cook.js';
 
+/** A field by its label: one that may stay empty says so behind it. */
+const named = (label: string): RegExp => new RegExp(`^${label.replace(/[()]/g, '\\$&')}( \\(if read\\))?$`);
+
 /** A cook who lives one of the days of practice at the screen, and how many taps and fields each thing costs. */
 export class CookAtWork {
   private taps = 0;
@@ -34,12 +37,15 @@ export class CookAtWork {
 
   async tap(name: string | RegExp, within = this.page.locator('body')): Promise<void> {
     this.taps += 1;
-    await within.getByRole('button', { name, exact: typeof name === 'string' }).first().click();
+    await within
+      .getByRole('button', { name, exact: typeof name === 'string' })
+      .first()
+      .click();
   }
 
   async write(label: string, value: string, within = this.page.locator('body')): Promise<void> {
     this.fields += 1;
-    await (await inSight(within.getByLabel(label, { exact: true }))).first().fill(value);
+    await (await inSight(within.getByLabel(named(label)))).first().fill(value);
   }
 
   async choose(label: string, option: string, within = this.page.locator('body')): Promise<void> {
@@ -74,7 +80,10 @@ export class CookAtWork {
   }
 
   /** Something that no plan asked for. */
-  async did(act: string, { values = {}, words, about = false }: { values?: Readonly<Record<string, string>>; words?: string; about?: boolean } = {}): Promise<void> {
+  async did(
+    act: string,
+    { values = {}, words, about = false }: { values?: Readonly<Record<string, string>>; words?: string; about?: boolean } = {},
+  ): Promise<void> {
     await this.tap('Something else was done', this.next);
     const form = this.page.getByRole('form', { name: 'Something else was done' });
     await this.choose('What was done', act, form);

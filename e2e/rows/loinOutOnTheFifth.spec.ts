@@ -78,7 +78,7 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
   await cook.sees('Instant-read check');
   await cook.wait(1);
   // The probe says 65, the thermometer in the hand 54: it is pushed in deeper, and goes on.
-  await cook.write('Probe (if read)', '65');
+  await cook.write('Probe', '65');
   await cook.write('Instant-read, thick end', '54');
   await cook.write('Instant-read, middle', '56');
   await cook.write('Instant-read, thin end', '58');
@@ -86,7 +86,7 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
   await expect(cook.next.getByText(/64/).first()).toBeVisible();
   await cook.sees('Instant-read check');
   await cook.wait(1);
-  await cook.write('Probe (if read)', '66');
+  await cook.write('Probe', '66');
   await cook.write('Instant-read, thick end', '66.2');
   await cook.write('Instant-read, middle', '66');
   await cook.write('Instant-read, thin end', '67.4');
@@ -132,6 +132,7 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
 
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
   await cook.reads(
+    'Pulled after 4.9 days, 7.0 days planned',
     'Needed for the table',
     'Fry test left out',
     'Tool not at hand',

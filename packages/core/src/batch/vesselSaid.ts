@@ -8,7 +8,7 @@ export const vesselSaid = ({ kind }: Pick<Vessel, 'kind'>, n: number): Message =
 /**
  * What lies where, in a line.
  *
- * @example vesselsSaid([{ kind: 'tub', pieces: ['A'] }, { kind: 'bag', pieces: ['B'], brineG: 900 }]).message // 'Where it lies: tub 1: A; bag 2: B, with 900 g of brine'
+ * @example vesselsSaid([{ kind: 'tub', pieces: ['A'] }, { kind: 'bag', pieces: ['B'], brineG: 900 }]).message // 'Where it lies: tub 1: A, brine by eye; bag 2: B, with 900 g of brine'
  */
 export function vesselsSaid(vessels: readonly Vessel[]): Message {
   const all = vessels

@@ -73,7 +73,8 @@ describe('what the book says of a batch', () => {
       soakMin: 60,
       taste: 'right',
       coreC: 65,
-      deviations: 0,
+      // The turns that nobody wrote, as one.
+      deviations: 1,
       by: 'Wren',
       cutFrom: null,
     });
@@ -101,6 +102,7 @@ describe('deviations', () => {
       ['gate', 'Pull', 'Only at one end'],
       ['correction', 'Trim and weigh corrected', 'Misread'],
       ['replanned', 'Plan changed: 15 days of cure', 'Thicker than thought'],
+      ['missed', 'Turns 1–14 not logged', ''],
     ]);
   });
 });

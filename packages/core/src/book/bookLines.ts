@@ -10,6 +10,7 @@ import { replay } from '../batch/replay.js';
 import type { BatchRecord, BatchState, Closing } from '../batch/batchState.js';
 import { atTableSaid } from '../steps/handActSaid.js';
 import type { Station } from '../steps/station.js';
+import type { CookProgram } from '../log/cookProgram.js';
 import { thicknessMm } from '../section/section.js';
 import { bookSays } from '../say/english/book.js';
 import { asWritten } from '../say/asWritten.js';
@@ -115,7 +116,7 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('soak', 'taste', null, null, lastTaste(standing)),
     line('dry', 'dry', 'h', plannedHours('rack', 'pellicle'), hours('rack', 'pellicle')),
     line('dry', 'dried', 'g', null, whole(facts.driedG)),
-    line('smoke', 'program', null, programSaid(process.program ?? []), programSaid(design.program ?? process.program ?? [])),
+    line('smoke', 'program', null, programSaid(process.program ?? []), programSaid(asRun(design.program ?? process.program ?? [], closing('raise')))),
     line('cook', 'fire', 'h', plannedHours('meat-on', 'core'), hours('meat-on', 'core')),
     line('cook', 'core', 'C', process.coreTargetC, core?.kind === 'done' ? lowest(state.step('core')?.read ?? core.values) : null),
     ...gateLines(state).map(({ key, limitH, actual }) => line('chill', key, 'h', limitH, actual)),
@@ -177,6 +178,10 @@ function extreme(standing: readonly StandingEntry[], name: AnyInputName, pick: (
 
 const lastTaste = (standing: readonly StandingEntry[]): string | null =>
   standing.flatMap((entry) => (entry.kind === 'done' && typeof entry.values.taste === 'string' ? [entry.values.taste] : [])).at(-1) ?? null;
+
+/** A heat that was not raised stayed as it was. */
+const asRun = (program: CookProgram, raised: Closing<'raise'> | null): CookProgram =>
+  raised?.kind === 'skipped' && program.length > 1 ? program.slice(0, -1) : program;
 
 /** What was said at table last, of all of it or of one piece. */
 function lastAtTable(standing: readonly StandingEntry[]): Message | null {

@@ -1,6 +1,8 @@
 import { failedGates, unreadInputs } from '../steps/gates.js';
 import { isEaten } from '../log/ending.js';
-import type { LogEntry } from '../log/logEntry.js';
+import { DAY_MS } from '../clock/spans.js';
+import { isTurn } from '../log/stepId.js';
+import type { DoneEntry, LogEntry } from '../log/logEntry.js';
 import { piecesAt } from '../batch/pieces.js';
 import { asWritten } from '../say/asWritten.js';
 import { nameSaid } from '../say/english/names.js';
@@ -12,11 +14,13 @@ import { ownReason, planSaid } from './planSaid.js';
 
 /** Something that did not go as it should, and what was decided: what an inspector looks for first. */
 export interface Deviation {
+  /** the entry that tells it; of what nobody wrote, what it is */
   entryId: string;
   /** ISO instant */
   at: string;
+  /** nobody, where it was not written */
   by: string;
-  kind: 'gate' | 'unread' | 'leftOut' | 'correction' | 'withdrawn' | 'decided' | 'dropped' | 'early' | 'replanned' | 'ended';
+  kind: 'missed' | 'gate' | 'unread' | 'leftOut' | 'correction' | 'withdrawn' | 'decided' | 'dropped' | 'early' | 'replanned' | 'ended';
   /** what it is about, in a few words */
   what: string;
   said: Message;
@@ -24,10 +28,13 @@ export interface Deviation {
   reason: string;
 }
 
+/** A pull that many days before the planned one is still that day's work. */
+const A_TURN_D = 0.5;
+
 /** Changes of the hours are planning, no deviation. */
 const PLANNING = ['stepAt', 'startsAt', 'readyBy', 'stores'];
 
-/** Everything in a log that was not as planned, in the order it was written. */
+/** Everything in a log that was not as planned, in the order it was written; then what was due and never written. */
 export function deviations({ entries }: BatchRecord, state: BatchState): Deviation[] {
   const { steps, standing } = state;
   const title = (stepId: string) => nameSaid(steps.find(({ spec }) => spec.id === stepId)?.spec.title ?? stepId);
@@ -36,7 +43,7 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
     if (entry === undefined) return null;
     return 'stepId' in entry ? title(entry.stepId) : 'replaces' in entry ? stepOf(entry.replaces) : null;
   };
-  return entries.flatMap((entry): Deviation[] => {
+  const written = entries.flatMap((entry): Deviation[] => {
     const deviation = (kind: Deviation['kind'], said: Message): Deviation[] => [
       { entryId: entry.id, at: entry.at, by: entry.by, kind, what: said.message, said, reason: ownReason(entry, steps) ?? '' },
     ];
@@ -48,7 +55,7 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
         const pieces = piecesAt(state, Date.parse(now.at));
         if (failedGates(spec, now.values, pieces).length > 0) return deviation('gate', title(entry.stepId));
         const [first, ...more] = unreadInputs(spec, now.values, pieces);
-        if (first === undefined) return deviation('early', title(entry.stepId));
+        if (first === undefined) return deviation('early', shortCure(state, entry) ?? title(entry.stepId));
         const unread = more.reduce<Message>((line, input) => bookSays('after-each-other', { one: line, other: nameSaid(input.label) }), nameSaid(first.label));
         return deviation('unread', bookSays('dev-unread', { step: title(entry.stepId), unread }));
       }
@@ -77,6 +84,35 @@ export function deviations({ entries }: BatchRecord, state: BatchState): Deviati
         return [];
     }
   });
+  return [...written, ...missedTurns(state)];
+}
+
+/** A pull before the days that were planned: after how many it was. */
+function shortCure({ design, closedAt }: BatchState, { stepId, at }: DoneEntry): Message | null {
+  const inAt = closedAt('meat-in');
+  if (stepId !== 'pull' || inAt === null) return null;
+  const days = (Date.parse(at) - inAt) / DAY_MS;
+  return days < design.cureDays - A_TURN_D ? bookSays('dev-short-cure', { days, planned: design.cureDays }) : null;
+}
+
+/** `1, 3–6`: numbers that follow each other as one. */
+const inRuns = (numbers: readonly number[]): string =>
+  numbers
+    .reduce<[from: number, to: number][]>((runs, n) => {
+      const last = runs.at(-1);
+      return last?.[1] === n - 1 ? [...runs.slice(0, -1), [last[0], n]] : [...runs, [n, n]];
+    }, [])
+    .map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`))
+    .join(', ');
+
+/** Turns that were due and that nobody wrote, as one. */
+function missedTurns({ steps }: BatchState): Deviation[] {
+  const missed = steps.filter(({ spec, status }) => status === 'missed' && isTurn(spec.id));
+  const last = missed.at(-1);
+  if (last === undefined) return [];
+  const turns = inRuns(missed.map(({ spec }) => Number(spec.id.replace('turn-', ''))));
+  const said = bookSays('dev-missed', { n: missed.length, turns });
+  return [{ entryId: 'missed', at: new Date(last.dueAt).toISOString(), by: '', kind: 'missed', what: said.message, said, reason: '' }];
 }
 
 function takenBack(entries: readonly LogEntry[], id: string, stepOf: (id: string) => Message | null): Message {

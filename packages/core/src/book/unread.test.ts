@@ -53,7 +53,10 @@ test('pulled without a scale it is pulled: no advice on the days of cure, the wa
   expect(state.step('pull')?.status).toBe('done');
   expect(state.findings.map(({ code }) => code)).not.toContain('cure-long');
   expect(packLabel(record, state).ingredients.map(({ message }) => message)).toContain('water');
-  expect(deviations(record, state)).toMatchObject([{ kind: 'unread', what: 'Pull, not read: Weight', reason: 'No scale at hand' }]);
+  expect(deviations(record, state)).toMatchObject([
+    { kind: 'unread', what: 'Pull, not read: Weight', reason: 'No scale at hand' },
+    { kind: 'missed', what: 'Turns 1–13 not logged' },
+  ]);
 });
 
 /** Hands that weigh the brine as on its sheet, and read nothing ever after. */

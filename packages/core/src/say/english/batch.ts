@@ -47,7 +47,7 @@ export const BATCH_WORDS = {
 
   'in-tub': 'tub {n, number, n}',
   'in-bag': 'bag {n, number, n}',
-  'lies-in': '{vessel}: {pieces}',
+  'lies-in': '{vessel}: {pieces}, brine by eye',
   'lies-with': '{vessel}: {pieces}, with {brineG, number, g} of brine',
   'lies-all': '{one}; {other}',
   'lies-where': 'Where it lies: {all}',

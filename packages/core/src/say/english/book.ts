@@ -50,6 +50,8 @@ export const BOOK_WORDS = {
   'phase-core': '{name} {chamberC, number, C} to core {coreC, number, C}',
   'phase-hours-core': '{name} {chamberC, number, C}, {n, number, h1} to core {coreC, number, C}',
   'after-each-other': '{one}; {other}',
+  'dev-missed': '{n, plural, one {Turn {turns} not logged} other {Turns {turns} not logged}}',
+  'dev-short-cure': 'Pulled after {days, number, days1}, {planned, number, days1} planned',
   'dev-left-out': '{step} left out',
   'dev-unread': '{step}, not read: {unread}',
   'dev-corrected': '{step} corrected',
