@@ -9,6 +9,7 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
   await cook.choose('Recipe', 'Canadian bacon');
   await cook.choose('How it is cured', 'One brine for needle and tub');
   await cook.write('First pump, of green', '7');
+  await cook.write('Days of cure', '7');
   await cook.write('Weight', '2240');
   await cook.tap('Start the batch');
   await cook.sees('Trim and weigh');
@@ -132,7 +133,7 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
 
   const code = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
   await cook.reads(
-    'Pulled after 4.9 days, 7.0 days planned',
+    'Pulled after 4.9 days, 7 days planned',
     'Needed for the table',
     'Fry test left out',
     'Tool not at hand',

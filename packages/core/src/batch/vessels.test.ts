@@ -125,5 +125,7 @@ test.each(Object.keys(WAYS) as School['kind'][])(
 );
 
 test('what lies where is said in a line', () => {
-  expect(vesselsSaid([tub(['A', 'C']), { kind: 'bag', pieces: ['B'], brineG: 900 }]).message).toBe('Where it lies: tub 1: A, C, brine by eye; bag 2: B, with 900 g of brine');
+  expect(vesselsSaid([tub(['A', 'C']), { kind: 'bag', pieces: ['B'], brineG: 900 }]).message).toBe(
+    'Where it lies: tub 1: A, C, brine by eye; bag 2: B, with 900 g of brine',
+  );
 });

@@ -102,7 +102,7 @@ describe('deviations', () => {
       ['gate', 'Pull', 'Only at one end'],
       ['correction', 'Trim and weigh corrected', 'Misread'],
       ['replanned', 'Plan changed: 15 days of cure', 'Thicker than thought'],
-      ['missed', 'Turns 1–14 not logged', ''],
+      ['missed', 'Turns 1–13 not logged', ''],
     ]);
   });
 });

@@ -105,9 +105,10 @@ const inRuns = (numbers: readonly number[]): string =>
     .map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`))
     .join(', ');
 
-/** Turns that were due and that nobody wrote, as one. */
-function missedTurns({ steps }: BatchState): Deviation[] {
-  const missed = steps.filter(({ spec, status }) => status === 'missed' && isTurn(spec.id));
+/** Turns that were due before it was pulled and that nobody wrote, as one. */
+function missedTurns({ steps, closedAt }: BatchState): Deviation[] {
+  const pulledAt = closedAt('pull') ?? Infinity;
+  const missed = steps.filter(({ spec, status, dueAt }) => status === 'missed' && isTurn(spec.id) && dueAt < pulledAt);
   const last = missed.at(-1);
   if (last === undefined) return [];
   const turns = inRuns(missed.map(({ spec }) => Number(spec.id.replace('turn-', ''))));
