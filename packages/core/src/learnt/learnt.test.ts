@@ -215,6 +215,8 @@ describe('what a log tells', () => {
     // At table the whole section is in the mouth: on its way in, the salt of it is less than that of the slice from outside.
     expect(said.tasted.at(-1)).toMatchObject({ id: 'table:A', by: 'Tess', verdict: 'salty' });
     expect(said.tasted.at(-1)?.edgePercent).toBeLessThan(said.tasted[0]?.edgePercent ?? 0);
+    const inTheBrine: LogEntry = { ...atTable, at: PULLED[2]?.at ?? '' };
+    expect(observations(record('canadian-bacon', [...PULLED, inTheBrine])).tasted).toHaveLength(2);
     // What says nothing of the salt moves no target.
     const smoke: LogEntry = { ...atTable, event: { act: 'table', smoke: 'faint' } };
     expect(observations(record('canadian-bacon', [...PULLED, smoke])).tasted).toHaveLength(2);

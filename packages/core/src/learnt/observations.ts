@@ -77,7 +77,9 @@ export function observations(record: BatchRecord): { cutFaces: CutFaceObserved[]
       const { act: _act, pieces, ...verdict } = entry.event;
       const code = pieces?.[0] ?? state.pieces[0]?.code;
       atTable.push({ id: entry.id, by: entry.by, at: entry.at, ...(pieces === undefined ? {} : { pieces }), verdict, nextTime: entry.reason ?? '' });
-      if (verdict.salt !== undefined && code !== undefined) taste(entry, code, verdict.salt, (run) => run.meanSalt());
+      // What is said of the salt while it lies in the brine is of no slice that anybody eats.
+      const isPulled = Date.parse(entry.at) >= (state.closedAt('pull') ?? Infinity);
+      if (verdict.salt !== undefined && code !== undefined && isPulled) taste(entry, code, verdict.salt, (run) => run.meanSalt());
     }
     if (entry.kind !== 'done') continue;
     const { id, by, at, values } = entry;

@@ -74,7 +74,10 @@ const act = (h: number): fc.Arbitrary<Step> =>
       weight: 1,
       arbitrary: fc
         .constantFrom(...CODES)
-        .map((piece): Step => ({ h, kind: 'pieces', event: { act: 'parted', pieces: [piece], to: `part-${piece}` } }) as Step),
+        .map(
+          (piece): Step =>
+            ({ h, kind: 'pieces', event: { act: 'parted', pieces: [piece], to: `00000000-0000-4000-8000-00000000000${CODES.indexOf(piece)}` } }) as Step,
+        ),
     },
     { weight: 1, arbitrary: fc.constantFrom(...CODES).map((piece): Step => ({ h, kind: 'pieces', event: { act: 'tied', piece } }) as Step) },
     {
