@@ -50,6 +50,8 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
   cook.costOf('pull before time');
   await cook.leavesOut('Tool not at hand', 'Into fresh water');
   expect(cook.costOf('skip')).toEqual({ taps: 2, fields: 0 });
+  // One tap logs it, one takes it back.
+  await expect(page.getByText(/^Fry test left out, CB-\d+ logged/)).toBeVisible();
   await cook.tap('Log into fresh water');
   await cook.sees('Out of the water');
   await cook.wait(10 / 60);

@@ -14,6 +14,7 @@ import { writeEntry, type Batch } from '../../data/batches';
 import { houseTime } from '../../data/serverClock';
 import { usePreferences } from '../../reader/preferences';
 import { Tick } from '../../kit/Tick';
+import { useTellLogged } from '../../kit/JustLogged';
 import { Only } from '../../kit/Only';
 import { newId } from '../../data/newId';
 import { looks } from '../../theme/looks';
@@ -21,8 +22,24 @@ import { looks } from '../../theme/looks';
 type Act = { kind: 'skipped'; stepId: string } | { kind: 'note' } | { kind: 'withdrawn'; replaces: string };
 
 /** Writes an entry that needs words and no numbers. */
-export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch; act: Act; label: string; button: string; onDone: () => void }) {
+export function WordsForm({
+  batch,
+  act,
+  label,
+  button,
+  told,
+  onDone,
+}: {
+  batch: Batch;
+  act: Act;
+  label: string;
+  button: string;
+  /** what is told to have been logged, with the way back; where one tap is enough to log it */
+  told?: string;
+  onDone: () => void;
+}) {
   const { name } = usePreferences();
+  const tellLogged = useTellLogged();
   const [id] = useState(() => newId());
   const now = () => new Date(houseTime()).toISOString();
   // What was written, and what was left out, may have been so for hours. Throwing away and taking back are done now.
@@ -31,7 +48,11 @@ export function WordsForm({ batch, act, label, button, onDone }: { batch: Batch;
   const of = useRequestForm(LogEntryRequest, {
     first: { id, ...act, at: now(), by: name, reason: '', seen: batch.record.entries.length },
     // It is written with the time at which it is sent, and over what is known of the batch by then.
-    send: (entry) => writeEntry(batch.record.id, { ...entry, at: isEarlier ? entry.at : now(), seen: batch.record.entries.length }),
+    send: async (entry) => {
+      const at = isEarlier ? entry.at : now();
+      await writeEntry(batch.record.id, { ...entry, at, seen: batch.record.entries.length });
+      if (told !== undefined) tellLogged({ entries: [{ batchId: batch.record.id, entryId: id }], what: `${told}, ${batch.record.code}`, at });
+    },
     onDone,
   });
   return (
@@ -108,6 +129,7 @@ export function LeaveOut({ batch, stepId, title }: { batch: Batch; stepId: strin
       act={{ kind: 'skipped', stepId }}
       label={`Why ${title.toLowerCase()} is left out`}
       button="Log it as left out"
+      told={`${title} left out`}
       onDone={() => setOpen(false)}
     />
   );
