@@ -44,6 +44,9 @@ test('one of each kind of entry is among them', () => {
 
 describe.each(names)('%s', (name) => {
   test.each(wholes(name).map(({ record, at }) => [record.id, record, at] as const))('batch %s comes to what it always came to', (id, record, at) => {
-    expect(rounded(comesTo(record, at))).toEqual(figures[name]?.[id]);
+    const kept = figures[name]?.[id];
+    expect(kept).toBeDefined();
+    // A line that the book has had since then is of nothing that was kept.
+    expect(rounded(comesTo(record, at))).toMatchObject(kept ?? {});
   });
 });

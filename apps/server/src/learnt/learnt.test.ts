@@ -125,14 +125,14 @@ test('what was said at table is kept with what to do next time, moves the taste 
     code: after.tasted.find(({ batchId }) => batchId === id)?.code,
     name: 'Canadian bacon',
     product: 'canadian-bacon',
-    by: 'Tess',
+    by: 'Juno',
     at: at(194),
     verdict: { salt: 'too-salty', firmness: 'right' },
     nextTime: 'Soak an hour',
   });
   expect(after.taste.verdicts).toBe(before.taste.verdicts + 1);
   expect(after.taste.percent).toBeLessThan(before.taste.percent);
-  const back = { id: randomUUID(), kind: 'withdrawn', replaces: said.id, at: at(195), by: 'Tess', reason: 'Another batch' };
+  const back = { id: randomUUID(), kind: 'withdrawn', replaces: said.id, at: at(195), by: 'Juno', reason: 'Another batch' };
   await house.http().post(`/api/batches/${id}/log`).send(back).expect(201);
   expect(await learnt()).toEqual(before);
 });

@@ -245,7 +245,6 @@ export function CookChart({ onAt, nowS, chamber, chamberByHand, settings, cores,
     const many = cores.length > 1;
     return [
       { name: 'Chamber', points: points(chamber), say: temperature, y },
-      ...(chamberByHand.length === 0 ? [] : [{ name: 'Chamber, by hand', points: points(chamberByHand), say: temperature, y }]),
       { name: 'Set to', points: settings.map(({ fromS, C }) => ({ at: fromS, value: C })), say: temperature, steps: true },
       ...cores.flatMap(({ piece, counted, forecast }): ReadCurve[] => [
         { name: many ? `Core ${piece}` : 'Core', points: points(counted), say: temperature, y },
@@ -253,6 +252,8 @@ export function CookChart({ onAt, nowS, chamber, chamberByHand, settings, cores,
           ? []
           : [{ name: many ? `Core ${piece}, expected` : 'Core, expected', points: points(forecast.curve), say: temperature, y }]),
       ]),
+      // Between two of them nobody read it: the last one is told.
+      ...(chamberByHand.length === 0 ? [] : [{ name: 'Chamber, by hand', points: points(chamberByHand), say: temperature, steps: true as const }]),
     ];
   }
 

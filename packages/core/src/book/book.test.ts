@@ -73,8 +73,7 @@ describe('what the book says of a batch', () => {
       soakMin: 60,
       taste: 'right',
       coreC: 65,
-      // The turns that nobody wrote, as one.
-      deviations: 1,
+      deviations: 0,
       by: 'Wren',
       cutFrom: null,
     });

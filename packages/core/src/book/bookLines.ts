@@ -124,7 +124,8 @@ export function bookLines(record: BatchRecord, state: BatchState): BookLine[] {
     line('pack', 'yield', '%', packedShare(process.usual.packedShare), figures.yield?.value ?? null),
     line('pack', 'cold core', 'C', null, warmestAt(closing('pack'))),
     line('pack', 'table', null, null, lastAtTable(standing)),
-    line('pack', 'deviations', 'count', null, deviations(record, state).length),
+    // Turns that nobody logged are named in the record; whether they were made nobody knows.
+    line('pack', 'deviations', 'count', null, deviations(record, state).filter(({ kind }) => kind !== 'missed').length),
   ];
 }
 
