@@ -101,6 +101,8 @@ test('a figure leads to its paragraph in the Guide; an exercise is checked, a sl
   await Cook.onDuty(page, new Date());
   const { id } = await mixedLoin(page);
   await page.goto(`/batches/${id}`);
+  // The picture of the section comes from a worker and moves what stands below it: a tap before that may miss.
+  await expect(page.getByRole('slider', { name: 'Time in the cure' })).toBeVisible({ timeout: 30_000 });
   await page.getByRole('link', { name: 'Which figure is judged, in the Guide' }).click();
   await expect(page).toHaveURL(/guide#judged/);
   await expect(page.locator('#judged')).toBeInViewport();
