@@ -153,6 +153,9 @@ describe('the pit in a batch’s log', () => {
     expect(raised?.forecast?.readings?.at(-1)).toEqual({ s: 7200, C: 62 });
     expect(raised?.counted.at(-1)?.C).toBe(6);
     expect(raised?.lethality.sum).toBe(0);
+    // Where a probe hangs in it, the probe leads.
+    const probed = pitWatch(stateOf([...onFire, hung, done(13, 'raise', ON_H + 2, { chamberC: 81, coreC: 62 })]), process, curves, now)?.pieces[0];
+    expect(probed?.forecast?.readings).toEqual(probed?.counted);
   });
 
   test('a heat that is not raised stays as it is set, until the meat comes off', () => {

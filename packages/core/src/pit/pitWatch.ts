@@ -36,7 +36,7 @@ export interface PieceWatch {
   /** as the probe read it, and as it counts; s after the meat went on */
   read: TimedReading[];
   counted: TimedReading[];
-  /** what counts, and what hands read in one place on the way: what phases and forecast go by */
+  /** what counts, and where no probe hangs what hands read in one place on the way: what phases and forecast go by */
   known: TimedReading[];
   /** what was read, by probe or hand, and proves nothing */
   notCounted: NotCounted[];
@@ -142,7 +142,9 @@ export function pitWatch(state: BatchState, process: Process, channels: readonly
       ...(chamber.length === 0 ? {} : { around: aroundOf(chamber) }),
     });
     const baths = log.baths.filter(({ piece, at }) => at >= (inWaterFrom(log.program, onAt, log.raisedAt) ?? Infinity) && (piece === null || piece === code));
-    const known = onceEach([...counted, ...log.coreByHand.filter(({ piece: of, at }) => of === code && at <= now).map(since)]);
+    const onTheWay = log.coreByHand.filter(({ piece: of, at }) => of === code && at <= now).map(since);
+    // One place read by hand says less than a probe that hangs in it.
+    const known = read.length > 0 ? counted : onceEach([...counted, ...onTheWay]);
     const bath = bathCore({ section, reads: baths.map(({ at, waterC }) => ({ s: (at - onAt) / 1000, C: waterC })) });
     const shown = withBath(counted, bath);
     const doubtC = doubtOf(

@@ -260,7 +260,11 @@ function Curves({
     checks: log.checks
       .filter((check) => check.piece === piece.piece && check.at >= onAt)
       .map((check) => ({ s: (check.at - onAt) / 1000, lowestC: check.lowestC }))
-      .concat(log.coreByHand.filter(({ piece: of }) => of === piece.piece).map(({ at: readAt, C }) => ({ s: (readAt - onAt) / 1000, lowestC: C }))),
+      .concat(
+        log.coreByHand
+          .filter(({ piece: of }) => of === piece.piece && piece.read.length === 0)
+          .map(({ at: readAt, C }) => ({ s: (readAt - onAt) / 1000, lowestC: C })),
+      ),
   }));
   const clocks = watch.pieces.flatMap(({ comeUp }) => (comeUp === null ? [] : [comeUp]));
   const slowest = clocks.sort((a, b) => (b.endS ?? Infinity) - (a.endS ?? Infinity))[0];
