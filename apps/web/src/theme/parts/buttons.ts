@@ -105,8 +105,17 @@ export const buttons: Components<Theme> = {
         '&.Mui-disabled': off,
         // one to press is as high as a thumb
         '&.MuiChip-clickable': { height: 44, padding: '0 6px', fontSize: 17 },
+        '&.MuiChip-clickable:hover, &.MuiChip-clickable.Mui-focusVisible': { background: t.ink2 },
         variants: [
-          { props: { variant: 'outlined' }, style: { background: 'transparent', color: t.ink, borderColor: t.line } },
+          {
+            props: { variant: 'outlined' },
+            style: {
+              background: 'transparent',
+              color: t.ink,
+              borderColor: t.line,
+              '&.MuiChip-clickable:hover, &.MuiChip-clickable.Mui-focusVisible': { background: t.sunk },
+            },
+          },
           { props: { variant: 'dashed' }, style: { background: 'transparent', color: t.ink2, border: line(t.line, 1.5, 'dashed') } },
           { props: { color: 'error' }, style: { background: t.danger.main, borderColor: t.danger.main, color: t.danger.on } },
         ],
