@@ -7,6 +7,7 @@ export * from './datesFault.js';
 export * from './logEntryRequest.js';
 export * from './toDraft.js';
 export * from './responses.js';
+export * from './learntResponse.js';
 export * from './isInstant.js';
 export * from './usualRequest.js';
 export * from './leaveOutRequest.js';

@@ -29,6 +29,9 @@ import type { RuleContext, Shape } from './ruleContext.js';
  * there) goes along as `context`, for `schemaOf`.
  */
 
+/** A list of the house is as long as the house has it: what is longer is paged, or a mistake. */
+export const LONG = 100_000;
+
 /** A rule at a property that holds a `V`: the compiler refuses it at one of another type. */
 export type Rule<V> = <Key extends string>(target: { [P in Key]?: V | null }, key: Key) => void;
 
