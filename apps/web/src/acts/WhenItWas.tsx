@@ -32,6 +32,12 @@ export function WhenItWas() {
   );
 }
 
+/** What an entry says of its time, and in words of one's own where there are any. */
+export const whenAndWhy = ({ reason, ...when }: WhenSaid & { reason: string }): ReturnType<typeof whenOf> & { reason?: string } => ({
+  ...whenOf(when),
+  ...(reason.trim() === '' ? {} : { reason: reason.trim() }),
+});
+
 /** What an entry says of its time. */
 export const whenOf = ({ at, about }: WhenSaid): { at?: string; about?: true } => ({
   ...(at === '' ? {} : { at }),

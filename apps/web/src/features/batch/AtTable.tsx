@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { REASONS } from '../../acts/reasons';
 import { useEntryForm } from '../../acts/useEntryForm';
-import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
+import { whenAndWhy, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import { WhichPieces } from '../../acts/WhichPieces';
 import type { Batch } from '../../data/batches';
 import { FormChoice, FormWords } from '../../kit/form/fields';
@@ -43,8 +43,7 @@ function TableForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     said: (typed) => ({
       kind: 'act',
       event: actOf(typed),
-      ...whenOf(typed),
-      ...(typed.reason.trim() === '' ? {} : { reason: typed.reason.trim() }),
+      ...whenAndWhy(typed),
     }),
     what: (typed) => say(handActSaid(actOf(typed))),
     also: (typed) =>

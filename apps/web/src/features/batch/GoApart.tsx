@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RecipeOptions } from '../../acts/RecipeOptions';
 import { useEntryForm } from '../../acts/useEntryForm';
-import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
+import { whenAndWhy, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import { WhichPieces } from '../../acts/WhichPieces';
 import type { Batch } from '../../data/batches';
 import { newId } from '../../data/newId';
@@ -54,8 +54,7 @@ function ApartForm({ batch, onLeave }: { batch: Batch; onLeave: () => void }) {
       return {
         kind: 'pieces',
         event: eventOf(typed),
-        ...whenOf(typed),
-        ...(typed.reason.trim() === '' ? {} : { reason: typed.reason.trim() }),
+        ...whenAndWhy(typed),
         ...(chosen === undefined ? {} : { recipe: { id: chosen.id, version: latest(chosen).version } }),
       };
     },

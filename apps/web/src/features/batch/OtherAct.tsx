@@ -17,7 +17,7 @@ import {
 import { useState, type ComponentProps } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { useEntryForm } from '../../acts/useEntryForm';
-import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
+import { whenAndWhy, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import { WhichPieces } from '../../acts/WhichPieces';
 import type { Batch } from '../../data/batches';
 import { FormNumber, FormPick, FormWords } from '../../kit/form/fields';
@@ -83,8 +83,7 @@ function ActForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     said: (typed) => ({
       kind: 'act',
       event: actOf(typed),
-      ...whenOf(typed),
-      ...(typed.reason.trim() === '' ? {} : { reason: typed.reason.trim() }),
+      ...whenAndWhy(typed),
     }),
     what: (typed) => say(handActSaid(actOf(typed))),
     onDone,

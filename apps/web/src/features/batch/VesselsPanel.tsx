@@ -5,7 +5,7 @@ import { vesselsSaid, type Vessel, type VesselKind } from '@bunkhouse/core';
 import { useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { useEntryForm } from '../../acts/useEntryForm';
-import { whenOf, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
+import { whenAndWhy, WhenItWas, type WhenSaid } from '../../acts/WhenItWas';
 import type { Batch } from '../../data/batches';
 import { Only } from '../../kit/Only';
 import { Panel } from '../../kit/Panel';
@@ -90,8 +90,7 @@ function LyingForm({ batch, onDone }: { batch: Batch; onDone: () => void }) {
     said: (typed) => ({
       kind: 'vessels',
       vessels: vesselsOf(typed),
-      ...whenOf(typed),
-      ...(typed.reason.trim() === '' ? {} : { reason: typed.reason.trim() }),
+      ...whenAndWhy(typed),
     }),
     what: (typed) => say(vesselsSaid(vesselsOf(typed))),
     onDone,
