@@ -59,15 +59,7 @@ test('a belly in two tubs, poured by eye, out when the weekend falls, tended wit
   cook.costOf('turn and pull');
   await cook.leavesOut('Not needed for this piece', 'Into fresh water');
   await cook.leavesOut('Tasted right', 'Pat dry and rack');
-  await cook.tap('Log on the rack');
-  await cook.sees('Pellicle check');
-  await cook.wait(4);
-  await cook.tap('Tacky and dull');
-  await cook.tap('Log surface');
-  await cook.sees('Light the smoker');
-  await cook.tap('Log smoker lit');
-  await cook.sees('Meat on');
-  await cook.wait(0.75);
+  await cook.driesAndLights(4);
   await cook.write('Smoker', '203');
   await cook.write('Core', '41');
   await cook.tap('Log meat on');

@@ -104,6 +104,19 @@ export class CookAtWork {
     await this.sees(next);
   }
 
+  /** On the rack for so many hours, tacky, and the fire lit: up to the meat on. */
+  async driesAndLights(hours: number): Promise<void> {
+    await this.tap('Log on the rack');
+    await this.sees('Pellicle check');
+    await this.wait(hours);
+    await this.tap('Tacky and dull');
+    await this.tap('Log surface');
+    await this.sees('Light the smoker');
+    await this.tap('Log smoker lit');
+    await this.sees('Meat on');
+    await this.wait(0.75);
+  }
+
   /** What the record says of the day, line by line. */
   async reads(...lines: readonly (string | RegExp)[]): Promise<void> {
     const address = this.page.url().replace(/[#?].*/, '');

@@ -59,15 +59,7 @@ test('a loin in one brine, out on the fifth day of seven; ten minutes in water t
   await cook.tap('Not tasted', cook.next);
   await cook.tap('Log out of the water');
   await cook.sees('Pat dry and rack');
-  await cook.tap('Log on the rack');
-  await cook.sees('Pellicle check');
-  await cook.wait(11);
-  await cook.tap('Tacky and dull');
-  await cook.tap('Log surface');
-  await cook.sees('Light the smoker');
-  await cook.tap('Log smoker lit');
-  await cook.sees('Meat on');
-  await cook.wait(0.75);
+  await cook.driesAndLights(11);
   await cook.write('Smoker', '80');
   await cook.write('Core', '5');
   await cook.tap('Log meat on');
